@@ -1,0 +1,48 @@
+/** The import rules of the house: app → ui, server → core; cli → server, core; never back. See docs/architecture.md. */
+const only = (name, from, allowed) => ({
+  name,
+  severity: 'error',
+  comment: `src/${from} may import only ${allowed.map((a) => `src/${a}`).join(', ')} and packages`,
+  from: { path: `^src/${from}/` },
+  to: { path: '^src/', pathNot: `^src/(${[from, ...allowed].join('|')})/` },
+});
+
+module.exports = {
+  forbidden: [
+    only('core-stands-alone', 'core', []),
+    only('server-uses-core', 'server', ['core']),
+    only('ui-uses-core', 'ui', ['core']),
+    only('cli-uses-server-and-core', 'cli', ['server', 'core']),
+    only('app-uses-ui-server-core', 'app', ['ui', 'server', 'core']),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      comment: 'the core has no React, no Next, no DOM library, no database',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: {
+        path: '^(node:|fs$|path$)|node_modules/(react|react-dom|next|antd|better-sqlite3|idb|mathlive|use-intl|lucide-react)(/|$)',
+        pathNot: '^node:(buffer)$',
+      },
+    },
+    {
+      name: 'no-circular',
+      severity: 'error',
+      comment: 'a cycle means one idea is spread over two files',
+      from: { path: '^src/' },
+      to: { circular: true },
+    },
+    {
+      name: 'math-editor-loads-by-itself',
+      severity: 'error',
+      comment: 'MathLive is large: only the equation interaction loads it, lazily',
+      from: { pathNot: '^src/ui/interactions/equation/' },
+      to: { path: 'node_modules/mathlive' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

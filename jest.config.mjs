@@ -1,0 +1,27 @@
+import nextJest from 'next/jest.js';
+
+const createConfig = nextJest({ dir: './' });
+const shared = {
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@messages/(.*)$': '<rootDir>/messages/$1' },
+  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
+};
+
+/** The core and the server run in node, what React draws runs in jsdom. */
+const projects = [
+  {
+    ...shared,
+    displayName: 'core',
+    testEnvironment: 'node',
+    testMatch: ['<rootDir>/src/{core,server,cli}/**/*.test.ts', '<rootDir>/content/**/*.test.ts'],
+  },
+  {
+    ...shared,
+    displayName: 'ui',
+    testEnvironment: 'jsdom',
+    testMatch: ['<rootDir>/src/ui/**/*.test.{ts,tsx}'],
+  },
+];
+
+export default async () => ({
+  projects: await Promise.all(projects.map((project) => createConfig(project)())),
+});

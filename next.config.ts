@@ -1,0 +1,11 @@
+import type { NextConfig } from 'next';
+
+/** Native modules stay outside the bundle; everything else is Next's default. */
+const config: NextConfig = {
+  serverExternalPackages: ['better-sqlite3', '@node-rs/argon2'],
+  poweredByHeader: false,
+  reactStrictMode: true,
+  distDir: process.env.ABLE_DIST_DIR ?? '.next',
+};
+
+export default config;

@@ -1,0 +1,53 @@
+import { responseTexts } from '../../item/response';
+import { childOf, numberAttribute } from '../../qti/xml';
+import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+
+export interface ExtendedTextModel extends InteractionModel {
+  readonly type: 'extended-text';
+  readonly lines: number;
+  readonly expectedLength: number | null;
+  /** How many texts are asked for (more than one box when the response is a container). */
+  readonly minStrings: number;
+  readonly placeholder: string;
+  readonly counter: 'up' | 'down' | null;
+}
+
+/** Words in a text, as a word count shows them. */
+export function countWords(text: string): number {
+  return text.match(/[\p{L}\p{N}]+(?:['’.,-][\p{L}\p{N}]+)*/gu)?.length ?? 0;
+}
+
+/** `qti-extended-text-interaction`: a longer text (QTI 3.0, "extended text interaction"). */
+export const extendedText = defineInteraction<ExtendedTextModel>({
+  type: 'extended-text',
+  element: 'qti-extended-text-interaction',
+  inline: false,
+  binds: [
+    { cardinality: 'single', baseTypes: ['string', 'integer', 'float'] },
+    { cardinality: 'multiple', baseTypes: ['string', 'integer', 'float'] },
+    { cardinality: 'ordered', baseTypes: ['string', 'integer', 'float'] },
+    { cardinality: 'record', baseTypes: [] },
+  ],
+  read(element, context) {
+    const classes = element.attributes.class ?? '';
+    const height = /qti-height-lines-(\d+)/.exec(classes)?.[1];
+    const prompt = childOf(element, 'qti-prompt');
+    const expected = element.attributes['expected-length'];
+    if (element.attributes.format === 'xhtml') {
+      context.report.warn('plain-text-only', element.line, 'formatted text is taken as plain text');
+    }
+    return {
+      lines: height ? Number(height) : numberAttribute(element, 'expected-lines', 6),
+      expectedLength: expected === undefined ? null : numberAttribute(element, 'expected-length', 0),
+      minStrings: Math.max(1, numberAttribute(element, 'min-strings', 1)),
+      placeholder: element.attributes['placeholder-text'] ?? '',
+      counter: classes.includes('qti-counter-up') ? 'up' : classes.includes('qti-counter-down') ? 'down' : null,
+      prompt: prompt ? context.content(prompt) : [],
+    };
+  },
+  progress(model, response) {
+    const texts = responseTexts(response).filter((text) => text.trim() !== '');
+    if (texts.length === 0) return empty('textEmpty');
+    return texts.length < model.minStrings ? partial('textEmpty') : complete;
+  },
+});

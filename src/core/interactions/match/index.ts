@@ -1,0 +1,107 @@
+import type { Content } from '../../item/content';
+import { responseTexts, type RawResponse } from '../../item/response';
+import { booleanAttribute, childOf, elementsOf, numberAttribute } from '../../qti/xml';
+import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+
+export interface MatchChoice {
+  readonly identifier: string;
+  readonly fixed: boolean;
+  readonly content: Content;
+  /** How many partners it may have; 0 = any number. */
+  readonly matchMax: number;
+  readonly matchMin: number;
+}
+export interface MatchModel extends InteractionModel {
+  readonly type: 'match';
+  readonly rows: readonly MatchChoice[];
+  readonly columns: readonly MatchChoice[];
+  /** 0 = any number in all. */
+  readonly maxAssociations: number;
+  readonly shuffle: boolean;
+}
+
+export type MatchMove =
+  | { readonly kind: 'changed'; readonly response: RawResponse }
+  | { readonly kind: 'full'; readonly who: 'column' | 'row' | 'all'; readonly maximum: number };
+
+const pairOf = (row: string, column: string) => `${row} ${column}`;
+
+/** Whether the cell of a row and a column is on. */
+export function isMatched(response: RawResponse, row: string, column: string): boolean {
+  return responseTexts(response).includes(pairOf(row, column));
+}
+
+/**
+ * Presses a cell of the grid. A row that takes one partner moves its mark; any other limit that is reached changes
+ * nothing and says which.
+ */
+export function pressCell(model: MatchModel, response: RawResponse, rowId: string, columnId: string): MatchMove {
+  const pairs = responseTexts(response);
+  const row = model.rows.find((one) => one.identifier === rowId);
+  const column = model.columns.find((one) => one.identifier === columnId);
+  if (!row || !column) return { kind: 'changed', response };
+  const pair = pairOf(rowId, columnId);
+  const ordered = (next: readonly string[]): MatchMove => {
+    const order = model.rows.flatMap((r) => model.columns.map((c) => pairOf(r.identifier, c.identifier)));
+    const sorted = [...next].sort((a, b) => order.indexOf(a) - order.indexOf(b));
+    return { kind: 'changed', response: sorted.length > 0 ? sorted : null };
+  };
+  if (pairs.includes(pair)) return row.matchMax === 1 ? { kind: 'changed', response } : ordered(pairs.filter((p) => p !== pair));
+  const kept = row.matchMax === 1 ? pairs.filter((p) => !p.startsWith(`${rowId} `)) : pairs;
+  const inRow = kept.filter((p) => p.startsWith(`${rowId} `)).length;
+  const inColumn = kept.filter((p) => p.endsWith(` ${columnId}`)).length;
+  if (row.matchMax > 0 && inRow >= row.matchMax) return { kind: 'full', who: 'row', maximum: row.matchMax };
+  if (column.matchMax > 0 && inColumn >= column.matchMax) return { kind: 'full', who: 'column', maximum: column.matchMax };
+  if (model.maxAssociations > 0 && kept.length >= model.maxAssociations) {
+    return { kind: 'full', who: 'all', maximum: model.maxAssociations };
+  }
+  return ordered([...kept, pair]);
+}
+
+/** Takes every mark of a row away. */
+export function clearRow(response: RawResponse, rowId: string): RawResponse {
+  const rest = responseTexts(response).filter((pair) => !pair.startsWith(`${rowId} `));
+  return rest.length > 0 ? rest : null;
+}
+
+/** `qti-match-interaction`: two sets matched, also as a grid (QTI 3.0, "match interaction"). */
+export const match = defineInteraction<MatchModel>({
+  type: 'match',
+  element: 'qti-match-interaction',
+  inline: false,
+  binds: [{ cardinality: 'multiple', baseTypes: ['directedPair'] }],
+  read(element, context) {
+    const sets = elementsOf(element, 'qti-simple-match-set').map((set) =>
+      elementsOf(set, 'qti-simple-associable-choice').map((child) => ({
+        identifier: child.attributes.identifier ?? '',
+        fixed: booleanAttribute(child, 'fixed', false),
+        content: context.content(child),
+        matchMax: numberAttribute(child, 'match-max', 1),
+        matchMin: numberAttribute(child, 'match-min', 0),
+      })),
+    );
+    const [rows = [], columns = []] = sets;
+    if (sets.length !== 2 || rows.length === 0 || columns.length === 0) {
+      context.report.error('match-sets', element.line, 'a match interaction needs two sets with choices in them');
+    }
+    const prompt = childOf(element, 'qti-prompt');
+    return {
+      rows,
+      columns,
+      maxAssociations: numberAttribute(element, 'max-associations', 1),
+      shuffle: booleanAttribute(element, 'shuffle', false),
+      prompt: prompt ? context.content(prompt) : [],
+    };
+  },
+  progress(model, response) {
+    const pairs = responseTexts(response);
+    if (pairs.length === 0) return empty('rowsEmpty', { count: model.rows.length });
+    const capacity = model.columns.reduce((sum, one) => sum + (one.matchMax === 0 ? Infinity : one.matchMax), 0);
+    const limit = model.maxAssociations === 0 ? Infinity : model.maxAssociations;
+    const wanted = Math.min(model.rows.length, capacity, limit);
+    const done = model.rows.filter(
+      (row) => pairs.filter((p) => p.startsWith(`${row.identifier} `)).length >= Math.max(1, row.matchMin),
+    ).length;
+    return done < wanted ? partial('rowsEmpty', { count: wanted - done }) : complete;
+  },
+});

@@ -1,0 +1,55 @@
+import type { InteractionModel } from '../interactions/types';
+
+/**
+ * What may be shown to a student: a tree of allowed elements and of places where something happens. It is built by
+ * allow-list when a package is imported, so nothing a script could hide in gets this far.
+ */
+export type ContentNode =
+  | { readonly kind: 'text'; readonly text: string }
+  | {
+      readonly kind: 'element';
+      readonly name: string;
+      readonly namespace: 'html' | 'svg' | 'math';
+      readonly attributes: Readonly<Record<string, string>>;
+      readonly children: readonly ContentNode[];
+    }
+  | { readonly kind: 'interaction'; readonly interaction: InteractionModel }
+  | {
+      readonly kind: 'place';
+      readonly role: 'gap' | 'hottext';
+      readonly identifier: string;
+      readonly children: readonly ContentNode[];
+    }
+  | {
+      readonly kind: 'feedback';
+      readonly block: boolean;
+      readonly outcome: string;
+      readonly identifier: string;
+      readonly show: boolean;
+      readonly children: readonly ContentNode[];
+    }
+  | { readonly kind: 'printed'; readonly variable: string; readonly format: string | null };
+
+export type Content = readonly ContentNode[];
+
+/** Every node below, in reading order, without going into interactions. */
+export function* walkContent(content: Content): Generator<ContentNode> {
+  for (const node of content) {
+    yield node;
+    if ('children' in node) yield* walkContent(node.children);
+  }
+}
+
+/** The interactions of a body, in reading order. */
+export function interactionsOf(content: Content): InteractionModel[] {
+  const found: InteractionModel[] = [];
+  for (const node of walkContent(content)) if (node.kind === 'interaction') found.push(node.interaction);
+  return found;
+}
+
+/** The words of a content tree, blanks folded. */
+export function contentText(content: Content): string {
+  let text = '';
+  for (const node of walkContent(content)) if (node.kind === 'text') text += node.text;
+  return text.replace(/\s+/g, ' ').trim();
+}

@@ -1,0 +1,79 @@
+import type { ResponseDeclaration } from './declarations';
+import {
+  container,
+  parseScalar,
+  single,
+  type Scalar,
+  type SingleValue,
+  type Value,
+} from './value';
+
+/**
+ * A response as it is kept and sent: QTI's own lexical forms in JSON. `"A"`, `["A","B"]`, `["A G1"]` for pairs,
+ * `["2 3"]` for points, an object for records, `null` for not answered.
+ */
+export type RawResponse = null | string | readonly string[] | Readonly<Record<string, string | null>>;
+
+/** A response as a value, and why it could not be one. A text that is not of the base type gives NULL and a problem. */
+export interface ReadResponse {
+  readonly value: Value;
+  readonly problem: string | null;
+}
+
+const THOUSANDS = /^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/;
+
+/** A number as people type it: with a thousands comma, a typographic minus, a plus sign or spaces around it. */
+export function normaliseTypedNumber(text: string): string {
+  const trimmed = text.trim().replace(/[\u2212\u2013]/g, '-');
+  return THOUSANDS.test(trimmed) ? trimmed.replaceAll(',', '') : trimmed;
+}
+
+function readScalar(text: string, declaration: ResponseDeclaration): Scalar | undefined {
+  const { baseType } = declaration;
+  if (baseType === null) return undefined;
+  const numeric = baseType === 'float' || baseType === 'integer';
+  return parseScalar(numeric ? normaliseTypedNumber(text) : text, baseType);
+}
+
+/** The QTI value of a kept response, by its declaration. Never throws. */
+export function readResponse(raw: RawResponse, declaration: ResponseDeclaration): ReadResponse {
+  const nothing: ReadResponse = { value: null, problem: null };
+  if (raw === null) return nothing;
+  if (declaration.cardinality === 'record') {
+    if (typeof raw === 'string' || Array.isArray(raw)) return { value: null, problem: 'a record is wanted' };
+    const fields: Record<string, SingleValue | null> = {};
+    for (const [name, text] of Object.entries(raw as Record<string, string | null>)) {
+      const number = text === null ? undefined : parseScalar(normaliseTypedNumber(text), 'float');
+      if (text === null) fields[name] = null;
+      else fields[name] = number === undefined ? single('string', text) : single('float', number);
+    }
+    return { value: { cardinality: 'record', fields }, problem: null };
+  }
+  if (typeof raw === 'object' && !Array.isArray(raw)) {
+    return { value: null, problem: `${declaration.identifier} is not a record` };
+  }
+  const texts = (typeof raw === 'string' ? [raw] : (raw as readonly string[])).filter((text) => text !== '');
+  if (texts.length === 0) return nothing;
+  const baseType = declaration.baseType ?? 'string';
+  const scalars: Scalar[] = [];
+  for (const text of texts) {
+    const scalar = readScalar(text, declaration);
+    if (scalar === undefined) return { value: null, problem: `"${text.slice(0, 60)}" is not a ${baseType}` };
+    scalars.push(scalar);
+  }
+  if (declaration.cardinality === 'single') {
+    const [only] = scalars;
+    if (only === undefined || scalars.length > 1) {
+      return { value: null, problem: `${declaration.identifier} takes one value, ${scalars.length} were given` };
+    }
+    return { value: single(baseType, only), problem: null };
+  }
+  return { value: container(declaration.cardinality, baseType, scalars), problem: null };
+}
+
+/** A kept response as a list of texts, whatever its shape. */
+export function responseTexts(raw: RawResponse): readonly string[] {
+  if (raw === null) return [];
+  if (typeof raw === 'string') return raw === '' ? [] : [raw];
+  return Array.isArray(raw) ? (raw as readonly string[]) : [];
+}

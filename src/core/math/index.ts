@@ -1,0 +1,4 @@
+export { equivalent, readMath, type EquivalenceOptions, type ReadMath } from './equivalent';
+export { FORMS, type Form } from './form';
+export type { MathNode, RelationOp } from './node';
+export { toLatex, toTyped } from './print';

@@ -1,0 +1,27 @@
+/** One line of an import report: what is wrong, where, and how bad. */
+export interface Problem {
+  /** `error`: the item, test or package is refused. `warning`: delivered, with the thing named set aside. */
+  readonly severity: 'error' | 'warning';
+  /** Stable, for programs: `xml`, `unsupported-interaction`, `unknown-expression`, … */
+  readonly code: string;
+  /** Path inside the package, with forward slashes. */
+  readonly file: string;
+  /** Line in that file, from 1; 0 when the whole file is meant. */
+  readonly line: number;
+  /** What, where and what to do, for the person who made the package. */
+  readonly message: string;
+}
+
+/** Collects problems of one file while it is read. */
+export interface Reporter {
+  error(code: string, line: number, message: string): void;
+  warn(code: string, line: number, message: string): void;
+}
+
+/** A reporter that writes into `problems` under the name of `file`. */
+export function reporterFor(file: string, problems: Problem[]): Reporter {
+  const add = (severity: Problem['severity']) => (code: string, line: number, message: string) => {
+    problems.push({ severity, code, file, line, message });
+  };
+  return { error: add('error'), warn: add('warning') };
+}
