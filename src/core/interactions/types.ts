@@ -57,6 +57,8 @@ export interface InteractionDefinition<Model extends InteractionModel = Interact
   /** The QTI element, or the `custom-interaction-type-identifier` of one of ours. */
   readonly element: string;
   readonly inline: boolean;
+  /** Properties holding lists that `shuffle` mixes per attempt; members with `fixed` stay where they are. */
+  readonly shuffles?: readonly string[];
   /** Cardinalities and base types its response may be declared with. */
   readonly binds: readonly { readonly cardinality: Cardinality; readonly baseTypes: readonly BaseType[] }[];
   read(element: XmlElement, context: ReadContext): Omit<Model, keyof InteractionModel> & Partial<InteractionModel>;

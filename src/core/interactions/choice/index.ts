@@ -45,6 +45,7 @@ export const choice = defineInteraction<ChoiceModel>({
   type: 'choice',
   element: 'qti-choice-interaction',
   inline: false,
+  shuffles: ['choices'],
   binds: [
     { cardinality: 'single', baseTypes: ['identifier'] },
     { cardinality: 'multiple', baseTypes: ['identifier'] },

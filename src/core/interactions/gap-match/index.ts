@@ -94,6 +94,7 @@ export const gapMatch = defineInteraction<GapMatchModel>({
   type: 'gap-match',
   element: 'qti-gap-match-interaction',
   inline: false,
+  shuffles: ['choices'],
   binds: [
     { cardinality: 'multiple', baseTypes: ['directedPair'] },
     { cardinality: 'single', baseTypes: ['directedPair'] },

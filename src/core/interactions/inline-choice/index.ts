@@ -14,6 +14,7 @@ export const inlineChoice = defineInteraction<InlineChoiceModel>({
   type: 'inline-choice',
   element: 'qti-inline-choice-interaction',
   inline: true,
+  shuffles: ['choices'],
   binds: [{ cardinality: 'single', baseTypes: ['identifier'] }],
   read(element, context) {
     const choices = elementsOf(element, 'qti-inline-choice').map((child) => ({

@@ -69,6 +69,7 @@ export const match = defineInteraction<MatchModel>({
   type: 'match',
   element: 'qti-match-interaction',
   inline: false,
+  shuffles: ['rows', 'columns'],
   binds: [{ cardinality: 'multiple', baseTypes: ['directedPair'] }],
   read(element, context) {
     const sets = elementsOf(element, 'qti-simple-match-set').map((set) =>

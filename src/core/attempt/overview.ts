@@ -1,0 +1,45 @@
+import type { DeliveredTest } from '../item/deliver';
+import { questionOrder } from '../item/deliver';
+import { progressOfItem, type ItemProgress } from '../item/progress';
+import { itemOf, type AttemptState } from './state';
+
+/** How a question stands, as the trail and the review show it. */
+export type Standing = 'not-opened' | 'opened' | 'part-done' | 'done';
+
+export interface QuestionOverview {
+  readonly ref: string;
+  /** From 1, through the whole test. */
+  readonly number: number;
+  readonly standing: Standing;
+  readonly flagged: boolean;
+  readonly progress: ItemProgress;
+}
+
+/** Where a question stands: by its answer first, then by whether it was looked at. */
+export function standingOf(progress: ItemProgress, opened: boolean): Standing {
+  if (progress.state === 'partial') return 'part-done';
+  if (progress.parts.length > 0 && progress.state === 'complete') return 'done';
+  if (progress.parts.length === 0) return opened ? 'done' : 'not-opened';
+  return opened ? 'opened' : 'not-opened';
+}
+
+/** One question's line. */
+export function overviewOf(test: DeliveredTest, state: AttemptState, ref: string, number: number): QuestionOverview | null {
+  const item = test.items[ref];
+  if (!item) return null;
+  const own = itemOf(state, ref);
+  const progress = progressOfItem(item, own.responses);
+  return { ref, number, standing: standingOf(progress, own.opened), flagged: own.flagged, progress };
+}
+
+/** All questions in order. */
+export function overview(test: DeliveredTest, state: AttemptState): QuestionOverview[] {
+  return questionOrder(test).flatMap((ref, i) => overviewOf(test, state, ref, i + 1) ?? []);
+}
+
+/** The question before or after; null at the ends. */
+export function neighbour(test: DeliveredTest, ref: string, step: 1 | -1): string | null {
+  const order = questionOrder(test);
+  const at = order.indexOf(ref);
+  return at < 0 ? null : (order[at + step] ?? null);
+}

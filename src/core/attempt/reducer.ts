@@ -1,0 +1,129 @@
+import { paint } from '../annotate/ranges';
+import type { AttemptEvent } from './events';
+import { itemOf, NEW_ATTEMPT, type AttemptState, type Highlight, type ItemState, type Responses } from './state';
+import { GRACE, isOver } from './timing';
+
+/** Steps of undo kept per question. */
+const UNDO_DEPTH = 60;
+/** Letters typed within this of one another are one step of undo. */
+const TYPING_PAUSE = 1500;
+
+type Answered = Extract<AttemptEvent, { type: 'answered' }>;
+
+const withItem = (state: AttemptState, ref: string, change: (item: ItemState) => Partial<ItemState>): AttemptState => {
+  const item = itemOf(state, ref);
+  return { ...state, items: { ...state.items, [ref]: { ...item, ...change(item) } } };
+};
+
+/** A response is only overwritten by one given later or at the same moment. */
+function newer(item: ItemState, event: Answered): Responses {
+  return Object.fromEntries(
+    Object.entries(event.responses).filter(([response]) => event.at >= (item.answeredAt[response] ?? 0)),
+  );
+}
+
+function answer(item: ItemState, event: Answered): Partial<ItemState> {
+  const changes = newer(item, event);
+  const names = Object.keys(changes);
+  const [only] = names;
+  if (only === undefined) return {};
+  const responses = { ...item.responses, ...changes };
+  const answeredAt = { ...item.answeredAt, ...Object.fromEntries(names.map((name) => [name, event.at])) };
+  const base = { responses, answeredAt };
+  if (event.how === 'undo') {
+    return { ...base, typing: null, past: item.past.slice(0, -1), future: [item.responses, ...item.future].slice(0, UNDO_DEPTH) };
+  }
+  const past = [...item.past, item.responses].slice(-UNDO_DEPTH);
+  if (event.how === 'redo') return { ...base, typing: null, past, future: item.future.slice(1) };
+  if (event.how === 'typing') {
+    const typing = { response: only, at: event.at };
+    const goesOn = item.typing?.response === only && event.at - item.typing.at < TYPING_PAUSE;
+    return { ...base, typing, past: goesOn ? item.past : past, future: [] };
+  }
+  return { ...base, typing: null, past, future: [] };
+}
+
+function highlight(state: AttemptState, event: Extract<AttemptEvent, { type: 'highlighted' }>): AttemptState {
+  const before = state.highlights[event.text] ?? [];
+  const known = new Map(before.map((one) => [one, one.exact]));
+  const painted = paint(before, event.start, event.end, event.colour).map((range): Highlight => {
+    const same = [...known.keys()].find((one) => one.start === range.start && one.end === range.end);
+    const pieces = [...before, { start: event.start, end: event.end, exact: event.exact }];
+    return { ...range, exact: same?.exact ?? wordsFrom(pieces, range.start, range.end) };
+  });
+  return { ...state, highlights: { ...state.highlights, [event.text]: painted } };
+}
+
+/** The words of a stretch, put together from the quotes that cover it. */
+function wordsFrom(pieces: readonly { start: number; end: number; exact: string }[], start: number, end: number): string {
+  let text = '';
+  for (let at = start; at < end; ) {
+    const piece = pieces.find((one) => one.start <= at && one.end > at);
+    if (!piece) return text;
+    const until = Math.min(end, piece.end);
+    text += piece.exact.slice(at - piece.start, until - piece.start);
+    at = until;
+  }
+  return text;
+}
+
+/** Events that change an answer or a mark are refused when the test is over. */
+const isLate = (state: AttemptState, event: AttemptEvent): boolean =>
+  event.type === 'answered' && (state.phase === 'handed-in' || isOver(state.timing, event.at, GRACE));
+
+/**
+ * The attempt: the same function in the browser and on the server. Pure; an event it cannot use changes nothing.
+ */
+export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
+  if (isLate(state, event)) return state;
+  switch (event.type) {
+    case 'begun':
+      if (state.phase !== 'not-started') return state;
+      return { ...state, phase: 'running', timing: { limit: event.limit, used: 0, runningSince: event.at } };
+    case 'resumed':
+      if (state.phase !== 'stopped') return state;
+      return { ...state, phase: 'running', timing: { ...state.timing, runningSince: event.at } };
+    case 'stopped':
+    case 'handed-in': {
+      if (state.phase !== 'running' && !(state.phase === 'stopped' && event.type === 'handed-in')) return state;
+      const { runningSince, used } = state.timing;
+      const stretch = runningSince === null ? 0 : Math.max(0, event.at - runningSince);
+      return {
+        ...state,
+        phase: event.type === 'stopped' ? 'stopped' : 'handed-in',
+        timing: { ...state.timing, used: used + stretch, runningSince: null },
+      };
+    }
+    case 'answered':
+      return withItem(state, event.item, (item) => answer(item, event));
+    case 'opened':
+      return { ...withItem(state, event.item, () => ({ opened: true })), current: event.item };
+    case 'flagged':
+      return withItem(state, event.item, () => ({ flagged: event.on }));
+    case 'seen':
+      return withItem(state, event.item, (item) => ({ seen: [...new Set([...item.seen, ...event.units])] }));
+    case 'reminded':
+      return withItem(state, event.item, () => ({ reminded: true }));
+    case 'struck':
+      return withItem(state, event.item, (item) => {
+        const rest = (item.struck[event.response] ?? []).filter((choice) => choice !== event.choice);
+        return { struck: { ...item.struck, [event.response]: event.on ? [...rest, event.choice] : rest } };
+      });
+    case 'highlighted':
+      return highlight(state, event);
+    case 'highlights-cleared': {
+      if (event.text === null) return { ...state, highlights: {} };
+      const { [event.text]: _gone, ...highlights } = state.highlights;
+      return { ...state, highlights };
+    }
+    case 'tool-kept':
+      return { ...state, tools: { ...state.tools, [event.tool]: { ...state.tools[event.tool], ...event.state } } };
+  }
+}
+
+/** The state after all events, in order. */
+export function replay(events: Iterable<AttemptEvent>, from: AttemptState = NEW_ATTEMPT): AttemptState {
+  let state = from;
+  for (const event of events) state = reduce(state, event);
+  return state;
+}

@@ -1,0 +1,62 @@
+import type { Range } from '../annotate/ranges';
+import type { RawResponse } from '../item/response';
+import type { HighlightColour } from './events';
+import type { Millis, Timing } from './timing';
+
+export type Responses = Readonly<Record<string, RawResponse>>;
+
+export interface Highlight extends Range<HighlightColour> {
+  readonly exact: string;
+}
+
+/** One question of an attempt. */
+export interface ItemState {
+  readonly responses: Responses;
+  /** When each response was last given: a late message never overwrites a newer answer. */
+  readonly answeredAt: Readonly<Record<string, Millis>>;
+  readonly past: readonly Responses[];
+  readonly future: readonly Responses[];
+  /** The response being typed into, so that a word is one step of undo and not one per letter. */
+  readonly typing: { readonly response: string; readonly at: Millis } | null;
+  readonly opened: boolean;
+  readonly flagged: boolean;
+  readonly seen: readonly string[];
+  readonly reminded: boolean;
+  /** Choices struck out, per response. */
+  readonly struck: Readonly<Record<string, readonly string[]>>;
+}
+
+export interface AttemptState {
+  readonly phase: 'not-started' | 'running' | 'stopped' | 'handed-in';
+  readonly timing: Timing;
+  readonly current: string | null;
+  readonly items: Readonly<Record<string, ItemState>>;
+  /** Per text: `item:REF` or `stimulus:ID`. */
+  readonly highlights: Readonly<Record<string, readonly Highlight[]>>;
+  readonly tools: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
+}
+
+export const NEW_ITEM: ItemState = {
+  responses: {},
+  answeredAt: {},
+  past: [],
+  future: [],
+  typing: null,
+  opened: false,
+  flagged: false,
+  seen: [],
+  reminded: false,
+  struck: {},
+};
+
+export const NEW_ATTEMPT: AttemptState = {
+  phase: 'not-started',
+  timing: { limit: null, used: 0, runningSince: null },
+  current: null,
+  items: {},
+  highlights: {},
+  tools: {},
+};
+
+/** A question's state; the empty one when nothing has happened to it. */
+export const itemOf = (state: AttemptState, ref: string): ItemState => state.items[ref] ?? NEW_ITEM;

@@ -1,0 +1,40 @@
+import type { Rule } from '../processing/program';
+import type { Content } from './content';
+import type { OutcomeDeclaration, ResponseDeclaration, TemplateDeclaration } from './declarations';
+
+export interface RubricBlock {
+  /** `candidate`, `scorer`, `proctor`, … */
+  readonly views: readonly string[];
+  readonly use: string | null;
+  readonly content: Content;
+}
+
+/** An assessment item as read: everything, keys included. Only the server and the command line hold this. */
+export interface Item {
+  readonly identifier: string;
+  readonly title: string;
+  readonly language: string | null;
+  readonly adaptive: boolean;
+  readonly timeDependent: boolean;
+  readonly responses: readonly ResponseDeclaration[];
+  readonly outcomes: readonly OutcomeDeclaration[];
+  readonly templates: readonly TemplateDeclaration[];
+  /** Identifiers of the stimuli shown beside it. */
+  readonly stimuli: readonly string[];
+  readonly body: Content;
+  readonly rubrics: readonly RubricBlock[];
+  readonly templateProcessing: readonly Rule[];
+  /** `null`: a person scores it. */
+  readonly responseProcessing: ResponseProcessing | null;
+}
+
+export type ResponseProcessing =
+  | { readonly kind: 'template'; readonly template: 'match_correct' | 'map_response' | 'map_response_point' }
+  | { readonly kind: 'rules'; readonly rules: readonly Rule[] };
+
+/** A passage shared by items. */
+export interface Stimulus {
+  readonly identifier: string;
+  readonly title: string;
+  readonly body: Content;
+}

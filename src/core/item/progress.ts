@@ -1,0 +1,94 @@
+import { interactionOf } from '../interactions';
+import type { InteractionModel, Missing, ProgressState, ResponseShape } from '../interactions/types';
+import { contentText, walkContent, type Content } from './content';
+import type { RawResponse } from './response';
+
+/** What progress needs of an item; both the full item and the delivered one have it. */
+export interface Answerable {
+  readonly body: Content;
+  readonly responses: readonly ResponseShape[];
+}
+
+/** A part of a question: what stands under one "Part A" heading, or the whole. */
+export interface ItemPart {
+  /** `A` from a heading "Part A"; `null` when the question has one part. */
+  readonly label: string | null;
+  readonly interactions: readonly InteractionModel[];
+}
+
+export interface PartProgress {
+  readonly label: string | null;
+  readonly state: ProgressState;
+  /** One line of what is missing per interaction that is not complete. */
+  readonly missing: readonly Missing[];
+}
+export interface ItemProgress {
+  readonly state: ProgressState;
+  readonly parts: readonly PartProgress[];
+}
+
+const PART_HEADING = /^Part\s+([A-Z]|\d{1,2})\b/i;
+
+/**
+ * The parts of a question. A heading that begins "Part A" opens one (common practice, no source: QTI has no element for
+ * it). Without such headings each block interaction is a part of its own, and interactions inside lines are one.
+ */
+export function partsOf(body: Content): ItemPart[] {
+  const parts: { label: string | null; interactions: InteractionModel[] }[] = [];
+  let headed = false;
+  for (const node of walkContent(body)) {
+    if (node.kind === 'element' && /^h[1-6]$/.test(node.name)) {
+      const label = PART_HEADING.exec(contentText(node.children))?.[1];
+      if (label) {
+        headed = true;
+        parts.push({ label: label.toUpperCase(), interactions: [] });
+      }
+    }
+    if (node.kind !== 'interaction' || node.interaction.responseIdentifier === '') continue;
+    const last = parts.at(-1);
+    const joins = headed || (last && node.interaction.inline && last.interactions.every((one) => one.inline));
+    if (joins && last) last.interactions.push(node.interaction);
+    else parts.push({ label: null, interactions: [node.interaction] });
+  }
+  const filled = parts.filter((part) => part.interactions.length > 0);
+  if (filled.length < 2 || headed) return filled;
+  return filled.map((part, i) => ({ ...part, label: String(i + 1) }));
+}
+
+const merge = (states: readonly ProgressState[]): ProgressState => {
+  if (states.every((state) => state === 'complete')) return 'complete';
+  return states.every((state) => state === 'empty') ? 'empty' : 'partial';
+};
+
+/** Adds up equal codes: three empty boxes are "3 boxes empty", not three lines. */
+function gather(missing: readonly Missing[]): Missing[] {
+  const gathered: Missing[] = [];
+  for (const one of missing) {
+    const same = gathered.findIndex((other) => other.code === one.code && 'count' in (one.values ?? {}));
+    const before = gathered[same];
+    if (!before) gathered.push(one);
+    else {
+      const count = Number(before.values?.count ?? 0) + Number(one.values?.count ?? 0);
+      gathered[same] = { code: one.code, values: { ...one.values, count } };
+    }
+  }
+  return gathered;
+}
+
+/** How far an answer is, part by part (items.md, "How far an answer is"). An item without interactions is complete. */
+export function progressOfItem(item: Answerable, responses: Readonly<Record<string, RawResponse>>): ItemProgress {
+  const parts = partsOf(item.body).map((part): PartProgress => {
+    const progresses = part.interactions.map((interaction) => {
+      const definition = interactionOf(interaction.type);
+      const shape = item.responses.find((one) => one.identifier === interaction.responseIdentifier);
+      if (!definition || !shape) return { state: 'complete' as const, missing: null };
+      return definition.progress(interaction, responses[interaction.responseIdentifier] ?? null, shape);
+    });
+    return {
+      label: part.label,
+      state: merge(progresses.map((one) => one.state)),
+      missing: gather(progresses.flatMap((one) => one.missing ?? [])),
+    };
+  });
+  return { state: parts.length === 0 ? 'complete' : merge(parts.map((part) => part.state)), parts };
+}

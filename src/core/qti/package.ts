@@ -1,0 +1,222 @@
+import type { Item, Stimulus } from '../item/item';
+import { itemRefsOf, type Test } from '../item/test';
+import { reporterFor, type Problem } from './problem';
+import { readItem, readStimulus, type FileContext } from './readItem';
+import { readTest } from './readTest';
+import { childOf, descendantsOf, elementsOf, parseXml, XmlError, type XmlElement } from './xml';
+
+/** The files of a package, however they are kept: path (forward slashes, from the root) → bytes. */
+export interface PackageFiles {
+  readonly paths: ReadonlySet<string>;
+  read(path: string): Uint8Array;
+}
+
+/** A package as read, with everything that is wrong with it. */
+export interface QtiPackage {
+  readonly identifier: string;
+  readonly tests: readonly Test[];
+  readonly items: ReadonlyMap<string, Item>;
+  readonly stimuli: ReadonlyMap<string, Stimulus>;
+  /** Pictures and other files that content uses. */
+  readonly assets: ReadonlySet<string>;
+  readonly problems: readonly Problem[];
+}
+
+/** The package as a whole cannot be read; `problems` says why. */
+export class UnreadablePackage extends Error {
+  constructor(readonly problems: readonly Problem[]) {
+    super(problems.map((one) => `${one.file}:${one.line}: ${one.message}`).join('\n'));
+    this.name = 'UnreadablePackage';
+  }
+}
+
+const MANIFEST = 'imsmanifest.xml';
+
+/** A path written in `from`, as a path from the package root; null when it leads outside or to another place. */
+export function resolvePath(from: string, href: string): string | null {
+  if (/^([a-z][a-z\d+.-]*:|\/\/)/i.test(href)) return null;
+  const [path = ''] = href.split(/[?#]/);
+  let decoded: string;
+  try {
+    decoded = decodeURIComponent(path);
+  } catch {
+    return null;
+  }
+  const parts = decoded.startsWith('/') ? [] : from.split('/').slice(0, -1);
+  for (const part of decoded.split(/[/\\]/)) {
+    if (part === '..') {
+      if (parts.length === 0) return null;
+      parts.pop();
+    } else if (part !== '.' && part !== '') parts.push(part);
+  }
+  return parts.join('/');
+}
+
+interface Resource {
+  readonly identifier: string;
+  readonly type: string;
+  readonly path: string;
+  readonly line: number;
+}
+
+class PackageReader {
+  readonly problems: Problem[] = [];
+  readonly items = new Map<string, Item>();
+  readonly stimuli = new Map<string, Stimulus>();
+  readonly assets = new Set<string>();
+  private readonly itemByPath = new Map<string, string>();
+  private readonly stimulusByPath = new Map<string, string>();
+
+  constructor(private readonly files: PackageFiles) {}
+
+  xml(path: string): XmlElement | null {
+    try {
+      return parseXml(new TextDecoder('utf-8', { fatal: true }).decode(this.files.read(path)));
+    } catch (error) {
+      const line = error instanceof XmlError ? error.line : 0;
+      const why = error instanceof XmlError ? error.message : 'the file is not UTF-8 text';
+      this.problems.push({ severity: 'error', code: 'xml', file: path, line, message: `cannot be read as XML: ${why}` });
+      return null;
+    }
+  }
+
+  private resolve(from: string, href: string, line: number): string | null {
+    const path = resolvePath(from, href);
+    const report = reporterFor(from, this.problems);
+    if (path === null) {
+      report.error('outside-reference', line, `"${href}" leads outside the package; put the file into it`);
+      return null;
+    }
+    if (!this.files.paths.has(path)) {
+      report.error('missing-file', line, `"${href}" is not in the package`);
+      return null;
+    }
+    return path;
+  }
+
+  private context(file: string): FileContext {
+    return {
+      report: reporterFor(file, this.problems),
+      asset: (href, line) => {
+        const path = this.resolve(file, href, line);
+        if (path !== null) this.assets.add(path);
+        return path;
+      },
+      stimulus: (href, _identifier, line) => {
+        const path = this.resolve(file, href, line);
+        return path === null ? null : (this.stimulusByPath.get(path) ?? this.stimulusAt(path));
+      },
+    };
+  }
+
+  stimulusAt(path: string): string | null {
+    const known = this.stimulusByPath.get(path);
+    if (known !== undefined) return known;
+    const root = this.xml(path);
+    const stimulus = root && readStimulus(root, this.context(path));
+    if (!stimulus) return null;
+    this.stimuli.set(stimulus.identifier, stimulus);
+    this.stimulusByPath.set(path, stimulus.identifier);
+    return stimulus.identifier;
+  }
+
+  itemAt(path: string): string | null {
+    const known = this.itemByPath.get(path);
+    if (known !== undefined) return known;
+    const before = this.problems.length;
+    const root = this.xml(path);
+    const item = root && readItem(root, this.context(path));
+    if (!item) return null;
+    if (this.items.has(item.identifier)) {
+      reporterFor(path, this.problems).error('duplicate-item', 1, `another item has the identifier ${item.identifier}`);
+      return null;
+    }
+    const refused = this.problems.slice(before).some((one) => one.severity === 'error' && one.file === path);
+    this.itemByPath.set(path, item.identifier);
+    if (!refused) this.items.set(item.identifier, item);
+    return item.identifier;
+  }
+
+  testAt(path: string): Test | null {
+    const root = this.xml(path);
+    if (!root) return null;
+    const report = reporterFor(path, this.problems);
+    const test = readTest(root, {
+      report,
+      asset: (href, line) => this.context(path).asset(href, line),
+      section: (href, line) => {
+        const found = this.resolve(path, href, line);
+        return found === null ? null : this.xml(found);
+      },
+      item: (href, line) => {
+        const found = this.resolve(path, href, line);
+        const identifier = found === null ? null : this.itemAt(found);
+        if (found !== null && (identifier === null || !this.items.has(identifier))) {
+          report.error('refused-item', line, `the item in "${href}" is refused, so the test cannot be given`);
+        }
+        return identifier;
+      },
+    });
+    return test;
+  }
+}
+
+function readManifest(reader: PackageReader, files: PackageFiles): { identifier: string; resources: Resource[] } {
+  if (!files.paths.has(MANIFEST)) {
+    throw new UnreadablePackage([
+      { severity: 'error', code: 'no-manifest', file: MANIFEST, line: 0, message: 'the package has no imsmanifest.xml at its root' },
+    ]);
+  }
+  const root = reader.xml(MANIFEST);
+  if (!root || root.name !== 'manifest') {
+    const fallback: Problem = { severity: 'error', code: 'no-manifest', file: MANIFEST, line: root?.line ?? 0, message: 'the file is not a manifest' };
+    throw new UnreadablePackage(reader.problems.length > 0 ? reader.problems : [fallback]);
+  }
+  const list = childOf(root, 'resources');
+  const resources = list ? elementsOf(list, 'resource') : descendantsOf(root, 'resource');
+  return {
+    identifier: root.attributes.identifier ?? 'package',
+    resources: resources.flatMap((element) => {
+      const href = element.attributes.href ?? childOf(element, 'file')?.attributes.href ?? '';
+      const path = resolvePath(MANIFEST, href);
+      const type = element.attributes.type ?? '';
+      const known = path !== null && files.paths.has(path);
+      if (!known && type.startsWith('imsqti')) {
+        reporterFor(MANIFEST, reader.problems).error('missing-file', element.line, `"${href}" is listed and not in the package`);
+      }
+      return known ? [{ identifier: element.attributes.identifier ?? '', type, path, line: element.line }] : [];
+    }),
+  };
+}
+
+/**
+ * Reads a whole package. Items with errors are refused and left out; tests that need one of them too. Everything wrong is
+ * in `problems`.
+ * @throws UnreadablePackage when there is no readable manifest
+ */
+export function readPackage(files: PackageFiles): QtiPackage {
+  const reader = new PackageReader(files);
+  const { identifier, resources } = readManifest(reader, files);
+  const report = reporterFor(MANIFEST, reader.problems);
+  const tests: Test[] = [];
+  const of = (kind: string) => resources.filter((one) => one.type.startsWith(`imsqti_${kind}`));
+  for (const { path } of of('stimulus')) reader.stimulusAt(path);
+  for (const { path } of of('item')) reader.itemAt(path);
+  for (const { path } of of('test')) {
+    const before = reader.problems.length;
+    const test = reader.testAt(path);
+    const refused = reader.problems.slice(before).some((one) => one.severity === 'error');
+    if (test && !refused) tests.push(test);
+  }
+  for (const { type, line } of resources) {
+    if (/^imsqti_/.test(type) && !/^imsqti_(test|item|stimulus|section|rptemplate|outcome)/.test(type)) {
+      report.warn('resource-set-aside', line, `resources of type ${type} are set aside`);
+    }
+  }
+  return { identifier, tests, items: reader.items, stimuli: reader.stimuli, assets: reader.assets, problems: reader.problems };
+}
+
+/** Items of a test in order, as the package holds them. */
+export function itemsOfTest(test: Test, items: ReadonlyMap<string, Item>): Item[] {
+  return itemRefsOf(test).flatMap((ref) => items.get(ref.item) ?? []);
+}

@@ -1,0 +1,151 @@
+import { interactionForElement } from '../interactions';
+import type { InteractionModel, ReadContext, ResponseShape } from '../interactions/types';
+import type { Content, ContentNode } from '../item/content';
+import * as allowed from './allowed';
+import type { Reporter } from './problem';
+import { textOf, type XmlElement, type XmlNode } from './xml';
+
+export interface ContentSettings {
+  readonly report: Reporter;
+  readonly shapes: ReadonlyMap<string, ResponseShape>;
+  /** A package path for a path written in this file; reports what is missing or leads outside. */
+  asset(href: string, line: number): string | null;
+}
+
+/** Reads XHTML, SVG, MathML and interactions into content, by allow-list. */
+export class ContentReader {
+  constructor(private readonly settings: ContentSettings) {}
+
+  /** The children of an element, as content. */
+  children(element: XmlElement): Content {
+    return element.children.flatMap((child) => this.node(child));
+  }
+
+  private node(node: XmlNode): ContentNode[] {
+    if (node.kind === 'text') return [{ kind: 'text', text: node.text }];
+    if (node.namespace === allowed.SVG_NAMESPACE) return this.plain(node, 'svg');
+    if (node.namespace === allowed.MATH_NAMESPACE || node.name === 'math') return this.plain(node, 'math');
+    if (node.name.startsWith('qti-')) return this.qti(node);
+    return this.plain(node, 'html');
+  }
+
+  private plain(element: XmlElement, namespace: 'html' | 'svg' | 'math'): ContentNode[] {
+    const { report } = this.settings;
+    const [elements, attributes] = {
+      html: [allowed.HTML_ELEMENTS, allowed.HTML_ATTRIBUTES],
+      svg: [allowed.SVG_ELEMENTS, allowed.SVG_ATTRIBUTES],
+      math: [allowed.MATH_ELEMENTS, allowed.MATH_ATTRIBUTES],
+    }[namespace] as [Set<string>, Set<string>];
+    const { name } = element;
+    if (!elements.has(name)) {
+      const whole = allowed.DROPPED_WHOLE.has(name);
+      report.warn('element-set-aside', element.line, `<${name}> is not shown${whole ? '' : '; its content is'}`);
+      return whole ? [] : [...this.children(element)];
+    }
+    const kept: Record<string, string> = {};
+    for (const [attribute, value] of Object.entries(element.attributes)) {
+      if (attributes.has(attribute) && !(attribute !== 'src' && allowed.isUnsafeValue(value))) kept[attribute] = value;
+      else if (namespace === 'svg' && attribute === 'style') Object.assign(kept, svgStyle(value));
+      else if (/^on/.test(attribute)) report.warn('script-set-aside', element.line, `the script in ${attribute} is not run`);
+      else if (!attribute.startsWith('data-') && !attribute.includes(':')) {
+        report.warn('attribute-set-aside', element.line, `the attribute ${attribute} of <${name}> is set aside`);
+      }
+    }
+    for (const link of ['src', 'poster']) {
+      if (kept[link] === undefined) continue;
+      const path = this.settings.asset(kept[link], element.line);
+      if (path === null) delete kept[link];
+      else kept[link] = path;
+    }
+    if (name === 'img' && kept.alt === undefined) report.warn('no-alt', element.line, 'a picture has no alt text; a student who cannot see it gets nothing');
+    return [{ kind: 'element', name, namespace, attributes: kept, children: this.children(element) }];
+  }
+
+  private qti(element: XmlElement): ContentNode[] {
+    const { report } = this.settings;
+    const { name, attributes } = element;
+    switch (name) {
+      case 'qti-gap':
+        return [{ kind: 'place', role: 'gap', identifier: attributes.identifier ?? '', children: [] }];
+      case 'qti-hottext':
+        return [{ kind: 'place', role: 'hottext', identifier: attributes.identifier ?? '', children: this.children(element) }];
+      case 'qti-prompt':
+      case 'qti-content-body':
+        return [...this.children(element)];
+      case 'qti-feedback-block':
+      case 'qti-feedback-inline':
+        return [
+          {
+            kind: 'feedback',
+            block: name === 'qti-feedback-block',
+            outcome: attributes['outcome-identifier'] ?? '',
+            identifier: attributes.identifier ?? '',
+            show: attributes['show-hide'] !== 'hide',
+            children: this.children(element),
+          },
+        ];
+      case 'qti-printed-variable':
+        report.error('unsupported-element', element.line, 'printed variables are not supported yet');
+        return [{ kind: 'printed', variable: attributes.identifier ?? '', format: attributes.format ?? null }];
+      case 'qti-rubric-block':
+        return [];
+      default:
+        break;
+    }
+    if (name.endsWith('-interaction')) return this.interaction(element);
+    report.error('unsupported-element', element.line, `<${name}> is not supported in content`);
+    return [];
+  }
+
+  private interaction(element: XmlElement): ContentNode[] {
+    const { report, shapes } = this.settings;
+    const custom = element.attributes['custom-interaction-type-identifier'];
+    const definition = interactionForElement(custom ?? element.name);
+    if (!definition) {
+      report.error('unsupported-interaction', element.line, `the interaction ${custom ?? element.name} is not supported yet`);
+      return [];
+    }
+    const identifier = element.attributes['response-identifier'] ?? '';
+    const shape = shapes.get(identifier);
+    if (!shape) {
+      report.error('unknown-variable', element.line, `${element.name} is bound to "${identifier}", which is not declared`);
+      return [];
+    }
+    const fits = definition.binds.some(
+      ({ cardinality, baseTypes }) =>
+        cardinality === shape.cardinality && (shape.baseType === null || baseTypes.includes(shape.baseType)),
+    );
+    if (!fits) {
+      const declared = `${shape.cardinality} ${shape.baseType ?? ''}`.trim();
+      report.error('wrong-binding', element.line, `${element.name} cannot be answered with a response declared as ${declared}`);
+    }
+    const context: ReadContext = {
+      report,
+      shape,
+      content: (child) => this.children(child),
+      asset: (href) => this.settings.asset(href, element.line) ?? '',
+    };
+    const interaction: InteractionModel = {
+      prompt: [],
+      ...definition.read(element, context),
+      type: definition.type,
+      inline: definition.inline,
+      responseIdentifier: identifier,
+      classes: (element.attributes.class ?? '').split(/\s+/).filter((one) => one.startsWith('qti-')),
+    };
+    return [{ kind: 'interaction', interaction }];
+  }
+}
+
+/** Presentation properties from a style attribute, as SVG attributes. */
+function svgStyle(style: string): Record<string, string> {
+  const kept: Record<string, string> = {};
+  for (const declaration of style.split(';')) {
+    const [property = '', value = ''] = declaration.split(':').map((part) => part.trim());
+    if (allowed.SVG_ATTRIBUTES.has(property) && !allowed.isUnsafeValue(value)) kept[property] = value;
+  }
+  return kept;
+}
+
+/** Text of an element, blanks folded, for titles. */
+export const plainText = (element: XmlElement): string => textOf(element).replace(/\s+/g, ' ').trim();

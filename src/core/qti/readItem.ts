@@ -1,0 +1,133 @@
+import type { Item, ResponseProcessing, RubricBlock, Stimulus } from '../item/item';
+import { interactionsOf } from '../item/content';
+import type { Reporter } from './problem';
+import { ContentReader } from './readContent';
+import { readOutcomeDeclaration, readResponseDeclaration, readTemplateDeclaration } from './readDeclarations';
+import { readRules, type Names } from './readProgram';
+import { booleanAttribute, childOf, descendantsOf, elementsOf, type XmlElement } from './xml';
+
+export interface FileContext {
+  readonly report: Reporter;
+  asset(href: string, line: number): string | null;
+  /** The identifier of a stimulus by the path written here; null (and reported) when it is not in the package. */
+  stimulus(href: string, identifier: string, line: number): string | null;
+}
+
+const present = <T>(value: T | null): value is T => value !== null;
+
+/** Item children that are read or need no reading. */
+const KNOWN_CHILDREN = new Set([
+  'qti-context-declaration', 'qti-response-declaration', 'qti-outcome-declaration', 'qti-template-declaration',
+  'qti-template-processing', 'qti-assessment-stimulus-ref', 'qti-companion-materials-info', 'qti-stylesheet', 'qti-item-body',
+  'qti-catalog-info', 'qti-response-processing', 'qti-modal-feedback',
+]);
+
+/** Reads a `qti-assessment-item`. Null when it is none; otherwise what is wrong stands in the report. */
+export function readItem(root: XmlElement, context: FileContext): Item | null {
+  const { report } = context;
+  const identifier = root.attributes.identifier ?? '';
+  if (root.name !== 'qti-assessment-item' || identifier === '') {
+    report.error('not-an-item', root.line, 'the file does not begin with a qti-assessment-item that has an identifier');
+    return null;
+  }
+  const responses = elementsOf(root, 'qti-response-declaration').map((one) => readResponseDeclaration(one, report)).filter(present);
+  const outcomes = elementsOf(root, 'qti-outcome-declaration').map((one) => readOutcomeDeclaration(one, report)).filter(present);
+  const templates = elementsOf(root, 'qti-template-declaration').map((one) => readTemplateDeclaration(one, report)).filter(present);
+  const names: Names = {
+    responses: new Set(responses.map((one) => one.identifier)),
+    outcomes: new Set(outcomes.map((one) => one.identifier)),
+    templates: new Set(templates.map((one) => one.identifier)),
+    test: false,
+  };
+  for (const child of elementsOf(root)) setAside(child, report);
+  const reader = new ContentReader({
+    report,
+    shapes: new Map(responses.map((one) => [one.identifier, one])),
+    asset: (href, line) => context.asset(href, line),
+  });
+  const body = childOf(root, 'qti-item-body');
+  if (!body) report.error('no-body', root.line, 'the item has no qti-item-body');
+  const templateProcessing = childOf(root, 'qti-template-processing');
+  const item: Item = {
+    identifier,
+    title: root.attributes.title ?? identifier,
+    language: root.attributes['xml:lang'] ?? null,
+    adaptive: booleanAttribute(root, 'adaptive', false),
+    timeDependent: booleanAttribute(root, 'time-dependent', false),
+    responses,
+    outcomes,
+    templates,
+    stimuli: elementsOf(root, 'qti-assessment-stimulus-ref')
+      .map((one) => context.stimulus(one.attributes.href ?? '', one.attributes.identifier ?? '', one.line))
+      .filter(present),
+    body: body ? reader.children(body) : [],
+    rubrics: (body ? descendantsOf(body, 'qti-rubric-block') : []).map((block) => readRubric(block, reader)),
+    templateProcessing: templateProcessing ? readRules(elementsOf(templateProcessing), names, report) : [],
+    responseProcessing: readProcessing(root, names, report),
+  };
+  checkBindings(item, root.line, report);
+  return item;
+}
+
+function readRubric(block: XmlElement, reader: ContentReader): RubricBlock {
+  return {
+    views: (block.attributes.view ?? 'candidate').split(/\s+/),
+    use: block.attributes.use ?? null,
+    content: reader.children(block),
+  };
+}
+
+/** What is delivered without being honoured yet; an item that would behave differently is refused. */
+function setAside(child: XmlElement, report: Reporter): void {
+  const { name, line } = child;
+  if (!KNOWN_CHILDREN.has(name)) report.warn('element-set-aside', line, `<${name}> is set aside`);
+  if (name === 'qti-stylesheet') report.warn('stylesheet-set-aside', line, 'the style sheet is set aside; shared classes are honoured');
+  if (name === 'qti-companion-materials-info') report.warn('companion-set-aside', line, 'companion materials are set aside');
+  if (name === 'qti-catalog-info') report.warn('catalog-set-aside', line, 'catalog cards are set aside');
+  if (name === 'qti-template-processing') {
+    report.error('unsupported-element', line, 'items with template processing (randomised values) are not supported yet');
+  }
+  if (name === 'qti-modal-feedback') report.warn('feedback-set-aside', line, 'modal feedback is not shown');
+}
+
+const TEMPLATE_NAMES = ['match_correct', 'map_response', 'map_response_point'] as const;
+
+function readProcessing(root: XmlElement, names: Names, report: Reporter): ResponseProcessing | null {
+  const element = childOf(root, 'qti-response-processing');
+  if (!element) return null;
+  const rules = elementsOf(element);
+  const uri = element.attributes.template ?? element.attributes['template-location'];
+  if (rules.length > 0 || uri === undefined) {
+    return rules.length === 0 ? null : { kind: 'rules', rules: readRules(rules, names, report) };
+  }
+  const last = (uri.split(/[/#]/).filter(Boolean).at(-1) ?? '').replace(/\.xml$/, '');
+  const template = TEMPLATE_NAMES.find((one) => one === last);
+  if (!template) {
+    report.error('unknown-template', element.line, `"${last}" is not one of the standard response processing templates`);
+    return null;
+  }
+  for (const [name, set] of [['RESPONSE', names.responses], ['SCORE', names.outcomes]] as const) {
+    if (!set.has(name)) report.error('unknown-variable', element.line, `the template ${last} needs ${name}, which is not declared`);
+  }
+  return { kind: 'template', template };
+}
+
+/** Two interactions on one response, or a response nobody can give, is a slip that changes scores. */
+function checkBindings(item: Item, line: number, report: Reporter): void {
+  const bound = interactionsOf(item.body).map((one) => one.responseIdentifier);
+  const twice = bound.find((one, i) => bound.indexOf(one) < i);
+  if (twice !== undefined) report.error('bound-twice', line, `two interactions are bound to the response ${twice}`);
+}
+
+/** Reads a `qti-assessment-stimulus`. */
+export function readStimulus(root: XmlElement, context: FileContext): Stimulus | null {
+  const { report } = context;
+  const identifier = root.attributes.identifier ?? '';
+  const body = childOf(root, 'qti-stimulus-body');
+  if (root.name !== 'qti-assessment-stimulus' || identifier === '' || !body) {
+    report.error('not-a-stimulus', root.line, 'the file does not hold a qti-assessment-stimulus with an identifier and a body');
+    return null;
+  }
+  const reader = new ContentReader({ report, shapes: new Map(), asset: (href, line) => context.asset(href, line) });
+  return { identifier, title: root.attributes.title ?? identifier, body: reader.children(body) };
+}
