@@ -1,0 +1,40 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { UnreadablePackage } from '@/core/qti/package';
+import { putUser } from '@/server/accounts/users';
+import { database, dataDir } from '@/server/db/open';
+import { prepared } from '@/server/db/statements';
+import { assign } from '@/server/delivery/assignments';
+import { filesAt } from '@/server/library/files';
+import { importPackage } from '@/server/library/library';
+import { stop } from './arguments';
+import { DEMO_PEOPLE } from './demoPeople';
+
+/** Fills an empty database with the demo: every package in content/ through the real importer, people, assignments. */
+async function main(): Promise<void> {
+  const db = database();
+  const before = prepared<[], { count: number }>(db, 'SELECT count(*) AS count FROM users').get()?.count ?? 0;
+  if (before > 0) {
+    process.stdout.write(`kept: ${dataDir()} holds ${before} people already\n`);
+    return;
+  }
+  const root = join(process.cwd(), 'content');
+  const testIds: number[] = [];
+  for (const name of readdirSync(root).sort()) {
+    const imported = importPackage(db, filesAt(join(root, name)));
+    const { content } = imported;
+    for (const one of content.problems) process.stdout.write(`  ${one.severity}: ${one.file}:${one.line}: ${one.message}\n`);
+    process.stdout.write(`imported ${name}: ${content.items.size} items, ${content.tests.length} tests\n`);
+    testIds.push(...imported.testIds);
+  }
+  for (const person of DEMO_PEOPLE) {
+    const id = await putUser(db, person);
+    if (person.role === 'student') for (const testId of testIds) assign(db, testId, id);
+  }
+  process.stdout.write(`added ${DEMO_PEOPLE.length} people\n`);
+}
+
+main().catch((error: unknown) => {
+  if (error instanceof UnreadablePackage) stop(error.message, 2);
+  throw error;
+});

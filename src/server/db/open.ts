@@ -1,0 +1,58 @@
+import { createHash } from 'node:crypto';
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+
+export type Db = Database.Database;
+
+const MIGRATIONS = join(process.cwd(), 'src', 'server', 'db', 'migrations');
+
+/** The folder everything the app keeps lies in: `ABLE_DATA_DIR`, or `.data` beside the project. */
+export const dataDir = (): string => process.env.ABLE_DATA_DIR ?? join(process.cwd(), '.data');
+
+/**
+ * Opens a database: WAL, every commit on the disk before it is acknowledged (`synchronous=FULL`), foreign keys on, all
+ * migrations applied.
+ */
+export function openDatabase(path: string): Db {
+  const db = new Database(path);
+  db.pragma('journal_mode = WAL');
+  db.pragma('synchronous = FULL');
+  db.pragma('foreign_keys = ON');
+  db.pragma('busy_timeout = 5000');
+  migrate(db);
+  return db;
+}
+
+/**
+ * Applies what is new, each file in a transaction.
+ * @throws Error when a file that was already applied has changed since: history is not rewritten
+ */
+function migrate(db: Db): void {
+  db.exec('CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, sha256 TEXT NOT NULL, applied_at INTEGER NOT NULL) STRICT');
+  const known = new Map(
+    db.prepare<[], { name: string; sha256: string }>('SELECT name, sha256 FROM migrations').all().map((row) => [row.name, row.sha256]),
+  );
+  for (const name of readdirSync(MIGRATIONS).filter((file) => file.endsWith('.sql')).sort()) {
+    const sql = readFileSync(join(MIGRATIONS, name), 'utf8');
+    const sha256 = createHash('sha256').update(sql).digest('hex');
+    const before = known.get(name);
+    if (before !== undefined && before !== sha256) throw new Error(`the migration ${name} was changed after it had been applied`);
+    if (before !== undefined) continue;
+    db.transaction(() => {
+      db.exec(sql);
+      db.prepare('INSERT INTO migrations (name, sha256, applied_at) VALUES (?, ?, ?)').run(name, sha256, Date.now());
+    }).immediate();
+  }
+}
+
+const shared = globalThis as { ableDb?: Db };
+
+/** The app's database, opened once per process. */
+export function database(): Db {
+  if (!shared.ableDb) {
+    mkdirSync(dataDir(), { recursive: true });
+    shared.ableDb = openDatabase(join(dataDir(), 'able-compass.sqlite'));
+  }
+  return shared.ableDb;
+}

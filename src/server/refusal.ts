@@ -1,0 +1,21 @@
+/** Something that cannot be done, in a way the interface can act on. `code` is a message key under `refusals`. */
+export class Refusal extends Error {
+  constructor(
+    readonly code:
+      | 'bad-input'
+      | 'not-signed-in'
+      | 'not-yours'
+      | 'wrong-name-or-password'
+      | 'too-many-tries'
+      | 'not-found'
+      | 'handed-in'
+      | 'time-over'
+      | 'moved'
+      | 'other-site',
+    readonly status: number,
+    readonly details: Readonly<Record<string, string | number>> = {},
+  ) {
+    super(code);
+    this.name = 'Refusal';
+  }
+}

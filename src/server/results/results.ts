@@ -1,0 +1,125 @@
+import { itemRefsOf } from '@/core/item/test';
+import { scoreItem } from '@/core/processing/score';
+import { seededRandom } from '@/core/item/random';
+import { toJson, type JsonValue } from '@/core/item/value';
+import { deliverTest, questionOrder } from '@/core/item/deliver';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { attemptOf, type AttemptRow } from '../delivery/attempts';
+import { stateOf } from '../delivery/eventLog';
+import { loadTest } from '../library/library';
+import { Refusal } from '../refusal';
+import type { User } from '../accounts/users';
+
+/** Scores every question of an attempt from its events and keeps the results. */
+export function scoreAttempt(db: Db, attemptId: string, testId: number): void {
+  const content = loadTest(db, testId);
+  if (!content) throw new Refusal('not-found', 404);
+  const state = stateOf(db, attemptId);
+  for (const ref of itemRefsOf(content.test)) {
+    const item = content.items.get(ref.item);
+    if (!item) continue;
+    const score = scoreItem(item, state.items[ref.identifier]?.responses ?? {}, seededRandom(`${attemptId}/${ref.identifier}`));
+    const outcomes = Object.fromEntries(Object.entries(score.outcomes).map(([name, value]) => [name, toJson(value)]));
+    prepared(
+      db,
+      `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
+       ON CONFLICT (attempt_id, item) DO UPDATE SET outcomes = excluded.outcomes, progress = excluded.progress, scored_by = excluded.scored_by`,
+    ).run(attemptId, ref.identifier, JSON.stringify(outcomes), score.progress, score.scoredBy);
+  }
+}
+
+export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
+export interface QuestionResult {
+  readonly number: number;
+  readonly verdict: Verdict;
+  readonly score: number | null;
+  readonly maximum: number | null;
+}
+export interface AttemptResult {
+  readonly title: string;
+  readonly handedInAt: number;
+  readonly questions: readonly QuestionResult[];
+  readonly score: number;
+  /** Points that could be had in questions already marked. */
+  readonly maximum: number;
+  readonly notMarked: number;
+}
+
+const numberIn = (outcomes: Record<string, JsonValue>, name: string): number | null =>
+  typeof outcomes[name] === 'number' ? outcomes[name] : null;
+
+function verdictOf(score: number | null, maximum: number | null, progress: string, scoredBy: string): Verdict {
+  if (progress === 'empty') return 'not-answered';
+  if (scoredBy !== 'machine') return 'not-marked';
+  if (score === null || score <= 0) return 'wrong';
+  return maximum !== null && score < maximum ? 'partly' : 'right';
+}
+
+/** The questions of an attempt in the order this student had them. */
+function orderOf(db: Db, attempt: AttemptRow): { title: string; order: string[] } {
+  const content = loadTest(db, attempt.test_id);
+  if (!content) throw new Refusal('not-found', 404);
+  const delivered = deliverTest(content.test, content.items, content.stimuli, attempt.seed);
+  return { title: content.test.title, order: questionOrder(delivered) };
+}
+
+function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
+  if (attempt.phase !== 'handed-in' || attempt.handed_in_at === null) return null;
+  const { title, order } = orderOf(db, attempt);
+  const rows = prepared<[string], { item: string; outcomes: string; progress: string; scored_by: string }>(
+    db,
+    'SELECT item, outcomes, progress, scored_by FROM item_results WHERE attempt_id = ?',
+  ).all(attempt.id);
+  const byItem = new Map(rows.map((row) => [row.item, row]));
+  const questions = order.flatMap((ref, i): QuestionResult[] => {
+    const row = byItem.get(ref);
+    if (!row) return [];
+    const outcomes = JSON.parse(row.outcomes) as Record<string, JsonValue>;
+    const [score, maximum] = [numberIn(outcomes, 'SCORE'), numberIn(outcomes, 'MAXSCORE')];
+    return [{ number: i + 1, verdict: verdictOf(score, maximum, row.progress, row.scored_by), score, maximum }];
+  });
+  const marked = questions.filter((one) => one.verdict !== 'not-marked');
+  return {
+    title,
+    handedInAt: attempt.handed_in_at,
+    questions,
+    score: marked.reduce((sum, one) => sum + (one.score ?? 0), 0),
+    maximum: marked.reduce((sum, one) => sum + (one.maximum ?? 0), 0),
+    notMarked: questions.length - marked.length,
+  };
+}
+
+/** The result of a student's own attempt; null while it is not handed in. @throws Refusal `not-found` */
+export function resultFor(db: Db, user: User, attemptId: string): AttemptResult | null {
+  return resultOf(db, attemptOf(db, user.id, attemptId));
+}
+
+export interface ClassRow {
+  readonly student: string;
+  readonly test: string;
+  readonly state: 'not-started' | 'stopped' | 'handed-in';
+  readonly score: number | null;
+  readonly maximum: number | null;
+}
+
+/** Who has done what, for the teacher. */
+export function classOverview(db: Db): ClassRow[] {
+  const rows = prepared<[], { student: string; title: string; attempt_id: string | null; user_id: number }>(
+    db,
+    `SELECT u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id
+     FROM assignments a JOIN users u ON u.id = a.user_id JOIN tests t ON t.id = a.test_id
+     LEFT JOIN attempts p ON p.assignment_id = a.id ORDER BY u.display_name, t.title`,
+  ).all();
+  return rows.map((row) => {
+    const attempt = row.attempt_id === null ? null : attemptOf(db, row.user_id, row.attempt_id);
+    const result = attempt && resultOf(db, attempt);
+    return {
+      student: row.student,
+      test: row.title,
+      state: attempt === null ? 'not-started' : attempt.phase === 'handed-in' ? 'handed-in' : 'stopped',
+      score: result?.score ?? null,
+      maximum: result?.maximum ?? null,
+    };
+  });
+}
