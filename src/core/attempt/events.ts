@@ -7,8 +7,8 @@ import { z } from 'zod';
 const rawResponse = z.union([
   z.null(),
   z.string().max(200_000),
-  z.array(z.string().max(20_000)).max(2_000),
-  z.record(z.string().max(200), z.union([z.string().max(20_000), z.null()])),
+  z.array(z.string().max(20_000)).max(2_000).readonly(),
+  z.record(z.string().max(200), z.union([z.string().max(20_000), z.null()])).readonly(),
 ]);
 const name = z.string().min(1).max(200);
 

@@ -1,4 +1,5 @@
 import { paint } from '../annotate/ranges';
+import { responseTexts } from '../item/response';
 import type { AttemptEvent } from './events';
 import { itemOf, NEW_ATTEMPT, type AttemptState, type Highlight, type ItemState, type Responses } from './state';
 import { GRACE, isOver } from './timing';
@@ -22,6 +23,17 @@ function newer(item: ItemState, event: Answered): Responses {
   );
 }
 
+/** Choosing a struck choice brings it back. */
+function withoutChosen(struck: ItemState['struck'], changes: Responses): ItemState['struck'] {
+  const touched = Object.entries(changes).filter(([response]) => (struck[response]?.length ?? 0) > 0);
+  if (touched.length === 0) return struck;
+  const freed = touched.map(([response, value]) => {
+    const chosen = responseTexts(value);
+    return [response, (struck[response] ?? []).filter((choice) => !chosen.includes(choice))] as const;
+  });
+  return { ...struck, ...Object.fromEntries(freed) };
+}
+
 function answer(item: ItemState, event: Answered): Partial<ItemState> {
   const changes = newer(item, event);
   const names = Object.keys(changes);
@@ -29,7 +41,7 @@ function answer(item: ItemState, event: Answered): Partial<ItemState> {
   if (only === undefined) return {};
   const responses = { ...item.responses, ...changes };
   const answeredAt = { ...item.answeredAt, ...Object.fromEntries(names.map((name) => [name, event.at])) };
-  const base = { responses, answeredAt };
+  const base = { responses, answeredAt, struck: withoutChosen(item.struck, changes) };
   if (event.how === 'undo') {
     return { ...base, typing: null, past: item.past.slice(0, -1), future: [item.responses, ...item.future].slice(0, UNDO_DEPTH) };
   }

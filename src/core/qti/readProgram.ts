@@ -69,7 +69,7 @@ function readRule(element: XmlElement, names: Names, report: Reporter): Rule[] {
   const name = op(element);
   const identifier = element.attributes.identifier ?? '';
   const [child] = elementsOf(element);
-  const expression = child ? readExpression(child, names, report) : NO_EXPRESSION;
+  const expression = () => (child ? readExpression(child, names, report) : NO_EXPRESSION);
   const target = (kind: keyof Names): boolean => {
     const set = names[kind];
     const known = typeof set !== 'boolean' && (set.has(identifier) || identifier === 'completionStatus');
@@ -91,14 +91,14 @@ function readRule(element: XmlElement, names: Names, report: Reporter): Rule[] {
       return [{ rule: 'exit' }];
     case 'set-outcome-value':
     case 'lookup-outcome-value':
-      return target('outcomes') ? [{ rule: name, identifier, expression }] : [];
+      return target('outcomes') ? [{ rule: name, identifier, expression: expression() }] : [];
     case 'set-template-value':
-      return target('templates') ? [{ rule: name, identifier, expression }] : [];
+      return target('templates') ? [{ rule: name, identifier, expression: expression() }] : [];
     case 'set-correct-response':
     case 'set-default-value':
-      return target('responses') ? [{ rule: name, identifier, expression }] : [];
+      return target('responses') ? [{ rule: name, identifier, expression: expression() }] : [];
     case 'template-constraint':
-      return [{ rule: name, expression }];
+      return [{ rule: name, expression: expression() }];
     default:
       report.error('unknown-rule', element.line, `${element.name} is not a rule that can be carried out`);
       return [];

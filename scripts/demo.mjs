@@ -1,0 +1,19 @@
+// npm run demo: sets everything up on a fresh machine and starts the app. Says what it does while it does it.
+import { rmSync } from 'node:fs';
+import { dataDir, ensureBuild, ensureDependencies, node, say } from './setup.mjs';
+
+const fresh = process.argv.includes('--fresh');
+const port = process.env.PORT ?? '3000';
+const address = `http://localhost:${port}`;
+
+ensureDependencies();
+if (fresh) {
+  say(`beginning anew: ${dataDir} is emptied`);
+  for (const ending of ['', '-wal', '-shm']) rmSync(`${dataDir}/able-compass.sqlite${ending}`, { force: true });
+}
+ensureBuild();
+say('database and demo data');
+node(['node_modules/tsx/dist/cli.mjs', 'src/cli/seed.ts']);
+say(`starting on ${address} (stop with Ctrl+C)`);
+node(['node_modules/tsx/dist/cli.mjs', 'src/cli/people.ts', address]);
+node(['node_modules/next/dist/bin/next', 'start', '--port', port], { mayStop: true });

@@ -1,0 +1,7 @@
+import { answer, student } from '@/app/http';
+import { database } from '@/server/db/open';
+import { attemptContent } from '@/server/delivery/delivery';
+
+export function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+  return answer(async () => attemptContent(database(), await student(), (await params).id));
+}

@@ -1,0 +1,16 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { answer, body, SESSION_COOKIE } from '@/app/http';
+import { signIn, signInInput } from '@/server/accounts/signIn';
+import { database } from '@/server/db/open';
+
+export function POST(request: NextRequest) {
+  return answer(async () => {
+    const input = await body(request, signInInput);
+    const address = request.headers.get('x-forwarded-for')?.split(',')[0]?.trim() ?? 'direct';
+    const { user, token, maxAgeSeconds } = await signIn(database(), input, address, Date.now());
+    const response = NextResponse.json({ role: user.role });
+    const secure = (request.headers.get('x-forwarded-proto') ?? request.nextUrl.protocol).startsWith('https');
+    response.cookies.set(SESSION_COOKIE, token, { httpOnly: true, sameSite: 'lax', secure, path: '/', maxAge: maxAgeSeconds });
+    return response;
+  }, true);
+}

@@ -1,0 +1,9 @@
+import { database } from '@/server/db/open';
+import { classOverview } from '@/server/results/results';
+import { Desk } from '@/ui/desk/Desk';
+import { pageUser } from '../http';
+
+export default async function Page() {
+  const user = await pageUser('teacher', 'proctor');
+  return <Desk name={user.displayName} rows={classOverview(database())} />;
+}

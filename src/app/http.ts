@@ -1,0 +1,62 @@
+import { cookies, headers } from 'next/headers';
+import { redirect } from 'next/navigation';
+import { NextResponse } from 'next/server';
+import type { ZodType } from 'zod';
+import { userOfSession } from '@/server/accounts/sessions';
+import type { Role, User } from '@/server/accounts/users';
+import { database } from '@/server/db/open';
+import { Refusal } from '@/server/refusal';
+
+export const SESSION_COOKIE = 'able_session';
+
+/** Who is asking; null when nobody is signed in. */
+export async function currentUser(): Promise<User | null> {
+  const token = (await cookies()).get(SESSION_COOKIE)?.value;
+  return token === undefined ? null : userOfSession(database(), token, Date.now());
+}
+
+/** Who is asking, for pages: others are sent to where they belong. */
+export async function pageUser(...roles: Role[]): Promise<User> {
+  const user = await currentUser();
+  if (!user) redirect('/sign-in');
+  if (!roles.includes(user.role)) redirect('/');
+  return user;
+}
+
+/** A student, for what only students do. @throws Refusal */
+export async function student(): Promise<User> {
+  const user = await currentUser();
+  if (!user) throw new Refusal('not-signed-in', 401);
+  if (user.role !== 'student') throw new Refusal('not-yours', 403);
+  return user;
+}
+
+/** A request that changes something must come from our own pages. */
+async function refuseOtherSites(): Promise<void> {
+  const sent = await headers();
+  const origin = sent.get('origin');
+  if (origin !== null && new URL(origin).host !== (sent.get('x-forwarded-host') ?? sent.get('host'))) {
+    throw new Refusal('other-site', 403);
+  }
+}
+
+/** The body of a request, checked. @throws Refusal `bad-input` */
+export async function body<T>(request: Request, schema: ZodType<T>): Promise<T> {
+  const json: unknown = await request.json().catch(() => undefined);
+  const read = schema.safeParse(json);
+  if (!read.success) throw new Refusal('bad-input', 400);
+  return read.data;
+}
+
+/** Runs a use case and answers in JSON; a refusal becomes its status and code, anything else is logged and says nothing. */
+export async function answer(work: () => unknown, changes = false): Promise<Response> {
+  try {
+    if (changes) await refuseOtherSites();
+    const result = await work();
+    return result instanceof Response ? result : NextResponse.json(result ?? {});
+  } catch (error) {
+    if (error instanceof Refusal) return NextResponse.json({ code: error.code, ...error.details }, { status: error.status });
+    console.error(error);
+    return NextResponse.json({ code: 'error' }, { status: 500 });
+  }
+}

@@ -1,0 +1,5 @@
+import { SignIn } from '@/ui/entry/SignIn';
+
+export default function Page() {
+  return <SignIn />;
+}

@@ -1,0 +1,84 @@
+'use client';
+
+import { createElement, Fragment, type ReactNode } from 'react';
+import type { Content, ContentNode } from '@/core/item/content';
+import type { InteractionModel } from '@/core/interactions/types';
+
+/** How the places in content are filled: interactions, gaps, pictures. */
+export interface ContentSlots {
+  readonly assetUrl: (path: string) => string;
+  readonly interaction?: (model: InteractionModel) => ReactNode;
+  readonly place?: (role: 'gap' | 'hottext', identifier: string, children: ReactNode) => ReactNode;
+}
+
+const HTML_NAMES: Readonly<Record<string, string>> = {
+  class: 'className',
+  colspan: 'colSpan',
+  rowspan: 'rowSpan',
+  datetime: 'dateTime',
+  srclang: 'srcLang',
+};
+const camel = (name: string) => name.replace(/-([a-z])/g, (_all, letter: string) => letter.toUpperCase());
+
+function attributeName(name: string, namespace: 'html' | 'svg' | 'math'): string {
+  if (name.startsWith('aria-')) return name;
+  if (name === 'class') return 'className';
+  return namespace === 'svg' ? camel(name) : (HTML_NAMES[name] ?? name);
+}
+
+/** A length in CSS pixels from a `width` attribute, as rem, so that it grows with the magnifier. */
+const rem = (pixels: string | undefined): string | undefined =>
+  pixels !== undefined && /^\d+(\.\d+)?(px)?$/.test(pixels) ? `${parseFloat(pixels) / 16}rem` : undefined;
+
+function propsOf(node: Extract<ContentNode, { kind: 'element' }>, slots: ContentSlots): Record<string, unknown> {
+  const props: Record<string, unknown> = {};
+  for (const [name, value] of Object.entries(node.attributes)) props[attributeName(name, node.namespace)] = value;
+  for (const link of ['src', 'poster']) {
+    if (node.attributes[link] !== undefined) props[link] = slots.assetUrl(node.attributes[link]);
+  }
+  if (node.name === 'img') {
+    props.alt = node.attributes.alt ?? '';
+    props.style = { width: rem(node.attributes.width) };
+    props.className = [node.attributes.class, 'able-picture'].filter(Boolean).join(' ');
+    delete props.width;
+    delete props.height;
+  }
+  if (node.name === 'video' || node.name === 'audio') props.controls = true;
+  return props;
+}
+
+const VOID = new Set(['img', 'br', 'hr', 'source', 'track', 'col']);
+
+function draw(node: ContentNode, key: number, slots: ContentSlots): ReactNode {
+  switch (node.kind) {
+    case 'text':
+      return node.text;
+    case 'element': {
+      const props = { key, ...propsOf(node, slots) };
+      return VOID.has(node.name)
+        ? createElement(node.name, props)
+        : createElement(node.name, props, ...drawAll(tableSafe(node), slots));
+    }
+    case 'interaction':
+      return <Fragment key={key}>{slots.interaction?.(node.interaction)}</Fragment>;
+    case 'place':
+      return <Fragment key={key}>{slots.place?.(node.role, node.identifier, drawAll(node.children, slots))}</Fragment>;
+    case 'feedback':
+    case 'printed':
+      return null;
+  }
+}
+
+/** Blank text between rows and cells is not allowed inside tables. */
+function tableSafe(node: Extract<ContentNode, { kind: 'element' }>): Content {
+  return /^(table|thead|tbody|tfoot|tr|colgroup)$/.test(node.name)
+    ? node.children.filter((child) => child.kind !== 'text' || child.text.trim() !== '')
+    : node.children;
+}
+
+const drawAll = (content: Content, slots: ContentSlots): ReactNode[] => content.map((node, i) => draw(node, i, slots));
+
+/** Draws content read from a package. It holds only allowed elements, so it is drawn as it is. */
+export function ContentView({ content, slots }: { content: Content; slots: ContentSlots }) {
+  return <>{drawAll(content, slots)}</>;
+}

@@ -1,0 +1,98 @@
+'use client';
+
+import { Alert, Button } from 'antd';
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { Content } from '@/core/item/content';
+import type { AccessNeeds } from '@/core/needs';
+import { ContentView } from '../content/ContentView';
+import styles from './entry.module.css';
+import type { TestRow } from './MyTests';
+import { Page } from './Page';
+import { post } from './post';
+
+interface Props {
+  readonly name: string;
+  readonly signInName: string;
+  readonly needs: AccessNeeds;
+  readonly assigned: TestRow;
+  readonly directions: Content;
+}
+
+/** One page before the clock: this is you, this is your test, what it asks. Only the one button starts it. */
+export function BeforeYouStart(props: Props) {
+  return (
+    <Page name={props.name} needs={props.needs}>
+      <Before {...props} />
+    </Page>
+  );
+}
+
+function Before({ name, signInName, needs, assigned, directions }: Props) {
+  const t = useTranslations('before');
+  const tests = useTranslations('tests');
+  const refusals = useTranslations('refusals');
+  const [state, setState] = useState<{ working: boolean; problem: string | null }>({ working: false, problem: null });
+  const minutes = assigned.timeLimit === null ? null : Math.round((assigned.timeLimit * needs.timeMultiplier) / 60);
+  const begun = assigned.state !== 'not-started';
+  const start = async () => {
+    setState({ working: true, problem: null });
+    const answer = await post<{ attemptId: string }>(`/api/assignments/${assigned.assignmentId}/begin`, {});
+    if (answer.ok) window.location.assign(`/attempts/${answer.data.attemptId}`);
+    else setState({ working: false, problem: refusals(answer.code as 'network', { minutes: 1 }) });
+  };
+  const startWords = begun ? t('goOn') : minutes === null ? t('startUntimed') : t('start');
+  return (
+    <>
+      <h1>{t('title')}</h1>
+      <div className={styles.facts}>
+        <Fact name={t('you')} value={name} note={signInName} />
+        <Fact name={t('test')} value={assigned.title} />
+        <Fact name={t('questions')} value={tests('questions', { count: assigned.questions })} />
+        <Fact
+          name={t('time')}
+          value={minutes === null ? tests('untimed') : needs.timeMultiplier > 1 ? t('extraTime', { minutes }) : tests('minutes', { count: minutes })}
+        />
+        <Fact name={t('tools')} value={t('toolList')} />
+        <SetForYou needs={needs} />
+      </div>
+      <p>{t('notYou')}</p>
+      <section className={styles.directions} aria-labelledby="directions">
+        <h2 id="directions">{t('directions')}</h2>
+        <ContentView content={directions} slots={{ assetUrl: (path) => path }} />
+      </section>
+      {state.problem !== null && <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />}
+      <div className={styles.startRow}>
+        <p>{begun ? null : minutes === null ? t('noClock') : t('clock')}</p>
+        <Button type="primary" size="large" className={styles.start} onClick={() => void start()} disabled={state.working}>
+          {state.working ? t('working') : startWords}
+        </Button>
+        <Button type="link" size="large" href="/tests">
+          {t('backToTests')}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+function Fact({ name, value, note }: { name: string; value: string; note?: string }) {
+  return (
+    <div className={styles.fact}>
+      <span className={styles.soft}>{name}</span>
+      <b>{value}</b>
+      {note !== undefined && <span className={styles.soft}>{note}</span>}
+    </div>
+  );
+}
+
+/** What a teacher has set for this student. */
+function SetForYou({ needs }: { needs: AccessNeeds }) {
+  const t = useTranslations('before');
+  const colours = useTranslations('tools.colours.schemes');
+  const set = [
+    ...(needs.scheme === 'paper' ? [] : [t('needs.scheme', { scheme: colours(needs.scheme).toLowerCase() })]),
+    ...(needs.magnification === 1 ? [] : [t('needs.magnification', { percent: Math.round(needs.magnification * 100) })]),
+    ...needs.toolsOn.map((tool) => t(`needs.${tool}`)),
+  ];
+  return set.length === 0 ? null : <Fact name={t('setForYou')} value={set.join(', ')} />;
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import { Button, Empty, Tag } from 'antd';
+import { useFormatter, useTranslations } from 'use-intl';
+import type { AccessNeeds } from '@/core/needs';
+import styles from './entry.module.css';
+import { Page } from './Page';
+
+export interface TestRow {
+  readonly assignmentId: number;
+  readonly title: string;
+  readonly questions: number;
+  readonly timeLimit: number | null;
+  readonly state: 'not-started' | 'stopped' | 'handed-in';
+  readonly attemptId: string | null;
+  readonly begunAt: number | null;
+  readonly handedInAt: number | null;
+}
+
+/** What is assigned: not started, stopped part-way, handed in. Opening one starts nothing yet. */
+export function MyTests({ name, needs, tests }: { name: string; needs: AccessNeeds; tests: readonly TestRow[] }) {
+  return (
+    <Page name={name} needs={needs}>
+      <TestList name={name} needs={needs} tests={tests} />
+    </Page>
+  );
+}
+
+function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; tests: readonly TestRow[] }) {
+  const t = useTranslations('tests');
+  const format = useFormatter();
+  const where = (test: TestRow) => (test.state === 'handed-in' ? `/attempts/${test.attemptId ?? ''}/score` : `/tests/${test.assignmentId}`);
+  const date = (at: number) => format.dateTime(new Date(at), { dateStyle: 'long', timeStyle: 'short' });
+  return (
+    <>
+      <h1>{t('title')}</h1>
+      <p className={styles.soft}>{t('hello', { name: name.split(' ')[0] ?? name })}</p>
+      {tests.length === 0 && <Empty description={t('empty')} image={Empty.PRESENTED_IMAGE_SIMPLE} />}
+      <ul className={styles.tests}>
+        {tests.map((test) => (
+          <li key={test.assignmentId} className={styles.test} data-state={test.state}>
+            <div className={styles.testText}>
+              <h2>{test.title}</h2>
+              <p className={styles.soft}>
+                {t('questions', { count: test.questions })} ·{' '}
+                {test.timeLimit === null ? t('untimed') : t('minutes', { count: Math.round((test.timeLimit * needs.timeMultiplier) / 60) })}
+              </p>
+              <p className={styles.stateLine}>
+                <Tag className={styles.tag}>{t(`state.${test.state}`)}</Tag>
+                {test.handedInAt !== null
+                  ? t('handedInAt', { date: date(test.handedInAt) })
+                  : test.begunAt !== null && t('begunAt', { date: date(test.begunAt) })}
+              </p>
+            </div>
+            <Button
+              type={test.state === 'handed-in' ? 'default' : 'primary'}
+              size="large"
+              href={where(test)}
+              aria-label={t('actionFor', { action: t(`action.${test.state}`), title: test.title })}
+            >
+              {t(`action.${test.state}`)}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+'use client';
+
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { useTranslations } from 'use-intl';
+import type { AccessNeeds } from '@/core/needs';
+import { Look } from '../kit/Look';
+import { Mark } from '../kit/Mark';
+import { Words } from '../kit/Words';
+import styles from './entry.module.css';
+import { post } from './post';
+
+interface PageProps {
+  /** Absent when nobody is signed in. */
+  readonly name?: string;
+  readonly needs?: Pick<AccessNeeds, 'scheme' | 'magnification'>;
+  readonly children: ReactNode;
+}
+
+/** The frame of every page outside the question screen, in the person's own colours and size. */
+export function Page({ name, needs, children }: PageProps) {
+  return (
+    <Words>
+      <Look scheme={needs?.scheme ?? 'paper'} magnification={needs?.magnification ?? 1}>
+        <div className={styles.page}>
+          <Bar name={name} />
+          <main className={styles.main}>{children}</main>
+        </div>
+      </Look>
+    </Words>
+  );
+}
+
+function Bar({ name }: { name?: string }) {
+  const t = useTranslations('app');
+  return (
+    <header className={styles.bar}>
+      <Mark className={styles.mark} />
+      <b className={styles.brand}>{t('name')}</b>
+      {name !== undefined && (
+        <>
+          <span className={styles.who}>{name}</span>
+          <Button onClick={() => void post('/api/sign-out', {}).finally(() => window.location.assign('/sign-in'))}>{t('signOut')}</Button>
+        </>
+      )}
+    </header>
+  );
+}

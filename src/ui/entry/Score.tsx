@@ -1,0 +1,79 @@
+'use client';
+
+import { Button } from 'antd';
+import { Check, CircleDashed, CircleSlash, Contrast, X } from 'lucide-react';
+import { useFormatter, useTranslations } from 'use-intl';
+import type { AccessNeeds } from '@/core/needs';
+import styles from './entry.module.css';
+import { Page } from './Page';
+
+type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
+export interface Result {
+  readonly title: string;
+  readonly handedInAt: number;
+  readonly score: number;
+  readonly maximum: number;
+  readonly notMarked: number;
+  readonly questions: readonly { readonly number: number; readonly verdict: Verdict; readonly score: number | null; readonly maximum: number | null }[];
+}
+
+const ICONS = { right: Check, partly: Contrast, wrong: X, 'not-answered': CircleSlash, 'not-marked': CircleDashed };
+
+/** The score, question by question: right, partly, not, not answered, not marked yet. */
+export function Score({ name, needs, result }: { name: string; needs: AccessNeeds; result: Result }) {
+  return (
+    <Page name={name} needs={needs}>
+      <ScoreTable result={result} />
+    </Page>
+  );
+}
+
+function ScoreTable({ result }: { result: Result }) {
+  const t = useTranslations('score');
+  const format = useFormatter();
+  const date = format.dateTime(new Date(result.handedInAt), { dateStyle: 'long', timeStyle: 'short' });
+  const round = (value: number) => Math.round(value * 100) / 100;
+  return (
+    <>
+      <h1>{t('title')}</h1>
+      <p className={styles.soft}>{t('handedIn', { title: result.title, date })}</p>
+      <p className={styles.points}>{t('points', { score: round(result.score), maximum: result.maximum })}</p>
+      {result.notMarked > 0 && <p>{t('notMarked', { count: result.notMarked })}</p>}
+      <table className={styles.score}>
+        <caption className="visually-hidden">{t('caption')}</caption>
+        <thead>
+          <tr>
+            <th scope="col">{t('question')}</th>
+            <th scope="col">{t('result')}</th>
+            <th scope="col">{t('pointsHead')}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {result.questions.map(({ number, verdict, score, maximum }) => {
+            const Icon = ICONS[verdict];
+            return (
+              <tr key={number} data-verdict={verdict}>
+                <th scope="row">{t('number', { number })}</th>
+                <td>
+                  <span className={styles.verdict}>
+                    <Icon size="1.2em" aria-hidden="true" />
+                    {t(`verdict.${verdict}`)}
+                  </span>
+                </td>
+                <td>
+                  {maximum !== null &&
+                    (verdict === 'not-marked' ? t('pointsLater', { maximum }) : t('pointsOf', { score: round(score ?? 0), maximum }))}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p>
+        <Button size="large" href="/tests">
+          {t('back')}
+        </Button>
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+
+import { Check } from 'lucide-react';
+import { useId, useState, type MouseEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import { pressChoice, type Choice, type ChoiceModel } from '@/core/interactions/choice';
+import { contentText } from '@/core/item/content';
+import { responseTexts } from '@/core/item/response';
+import { ContentView } from '../../content/ContentView';
+import { useAttempt } from '../../player/PlayerContext';
+import { CHOICE_MARKS } from '../../tools';
+import { Prompt } from '../Prompt';
+import shared from '../shared.module.css';
+import type { InteractionProps } from '../types';
+import styles from './choice.module.css';
+
+const NONE: readonly string[] = [];
+
+/** One of several (round marks) or several (square marks). Native inputs carry keys and screen readers. */
+export function ChoiceView(props: InteractionProps<ChoiceModel>) {
+  const { model, response, shape, onAnswer, itemRef, slots, announce } = props;
+  const t = useTranslations('interactions.choice');
+  const id = useId();
+  const [full, setFull] = useState<number | null>(null);
+  const struck = useAttempt((state) => state.items[itemRef]?.struck[model.responseIdentifier] ?? NONE);
+  const multiple = shape.cardinality !== 'single';
+  const chosen = responseTexts(response);
+  const { minimum, maximum } = model.counts;
+
+  const press = (choice: Choice) => {
+    const move = pressChoice(model, response, choice.identifier, multiple);
+    if (move.kind === 'full') {
+      setFull(move.maximum);
+      announce(t('full', { maximum: move.maximum }));
+      return;
+    }
+    setFull(null);
+    onAnswer(move.response);
+  };
+
+  return (
+    <div
+      role={multiple ? 'group' : 'radiogroup'}
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      aria-label={model.prompt.length > 0 ? undefined : t('label')}
+      className={styles.group}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      {multiple && (
+        <p className={shared.chip} role="status">
+          {maximum > 0 && maximum !== minimum
+            ? t('between', { minimum, maximum, chosen: chosen.length })
+            : t('count', { wanted: minimum, exact: maximum === minimum ? 1 : 0, chosen: chosen.length })}
+        </p>
+      )}
+      <ul className={styles.list} data-horizontal={model.orientation === 'horizontal' || undefined}>
+        {model.choices.map((choice) => (
+          <ChoiceRow
+            key={choice.identifier}
+            choice={choice}
+            chosen={chosen.includes(choice.identifier)}
+            struck={struck.includes(choice.identifier)}
+            multiple={multiple}
+            name={`${itemRef}-${model.responseIdentifier}`}
+            onPress={() => press(choice)}
+            {...props}
+          />
+        ))}
+      </ul>
+      {full !== null && chosen.length >= full && <p className={shared.notice}>{t('full', { maximum: full })}</p>}
+    </div>
+  );
+}
+
+/** Words selected inside a choice (to highlight them) must not choose it. */
+function keepSelection(event: MouseEvent<HTMLLabelElement>): void {
+  const selection = window.getSelection();
+  const inside = selection?.anchorNode && event.currentTarget.contains(selection.anchorNode);
+  if (inside && !selection.isCollapsed && !(event.target instanceof HTMLInputElement)) event.preventDefault();
+}
+
+interface RowProps extends InteractionProps<ChoiceModel> {
+  readonly choice: Choice;
+  readonly chosen: boolean;
+  readonly struck: boolean;
+  readonly multiple: boolean;
+  readonly name: string;
+  readonly onPress: () => void;
+}
+
+function ChoiceRow({ choice, chosen, struck, multiple, name, onPress, model, slots, itemRef }: RowProps) {
+  const t = useTranslations('interactions.choice');
+  const label = contentText(choice.content);
+  return (
+    <li
+      className={styles.row}
+      data-chosen={chosen || undefined}
+      data-struck={struck || undefined}
+      data-unit="choice"
+      data-unit-key={`${model.responseIdentifier}:${choice.identifier}`}
+    >
+      {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions -- only keeps a selection made for highlighting from choosing */}
+      <label className={styles.label} onClick={keepSelection}>
+        <input
+          className={styles.input}
+          type={multiple ? 'checkbox' : 'radio'}
+          name={name}
+          checked={chosen}
+          onChange={onPress}
+        />
+        <span className={styles.mark} data-round={!multiple || undefined} aria-hidden="true">
+          {chosen && (multiple ? <Check size="1em" strokeWidth={3} /> : <span className={styles.dot} />)}
+        </span>
+        <span className={styles.text}>
+          <ContentView content={choice.content} slots={slots} />
+        </span>
+        {struck && <span className="visually-hidden">{t('struckOut')}</span>}
+      </label>
+      {CHOICE_MARKS.map(({ id, Mark }) => (
+        <Mark key={id} itemRef={itemRef} response={model.responseIdentifier} choice={choice.identifier} label={label} chosen={chosen} />
+      ))}
+    </li>
+  );
+}

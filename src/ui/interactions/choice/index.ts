@@ -1,0 +1,4 @@
+import { defineView } from '../types';
+import { ChoiceView } from './ChoiceView';
+
+export const choiceView = defineView('choice', ChoiceView);

@@ -1,0 +1,116 @@
+'use client';
+
+import 'mathlive/fonts.css';
+import 'mathlive/static.css';
+import { convertLatexToMarkup, MathfieldElement } from 'mathlive';
+import { useEffect, useMemo, useRef } from 'react';
+import { useTranslations } from 'use-intl';
+import type { EquationModel } from '@/core/interactions/equation';
+import styles from './equation.module.css';
+import { keysFor, MOVES, type Key } from './keypads';
+
+/** Fonts come with our style sheet, sounds are not wanted. */
+MathfieldElement.fontsDirectory = null;
+MathfieldElement.soundsDirectory = null;
+
+interface Props {
+  readonly model: EquationModel;
+  readonly latex: string;
+  readonly label: string;
+  readonly onLatex: (latex: string) => void;
+}
+
+/** The structured editor: a mathfield with our keypad under it instead of its own keyboard. */
+export function MathEditor({ model, latex, label, onLatex }: Props) {
+  const hostRef = useRef<HTMLDivElement>(null);
+  const fieldRef = useRef<MathfieldElement | null>(null);
+  const onLatexRef = useRef(onLatex);
+  useEffect(() => {
+    onLatexRef.current = onLatex;
+  });
+
+  useEffect(() => {
+    const host = hostRef.current;
+    if (!host) return undefined;
+    const field = new MathfieldElement();
+    field.className = styles.field ?? '';
+    field.mathVirtualKeyboardPolicy = 'manual';
+    field.menuItems = [];
+    field.smartFence = true;
+    field.removeExtraneousParentheses = true;
+    const give = () => onLatexRef.current(field.getValue('latex'));
+    field.addEventListener('input', give);
+    host.append(field);
+    fieldRef.current = field;
+    return () => {
+      field.removeEventListener('input', give);
+      field.remove();
+      fieldRef.current = null;
+    };
+  }, []);
+
+  useEffect(() => {
+    fieldRef.current?.setAttribute('aria-label', label);
+  }, [label]);
+
+  useEffect(() => {
+    const field = fieldRef.current;
+    if (field && field.getValue('latex') !== latex) field.setValue(latex, { silenceNotifications: true });
+  }, [latex]);
+
+  const press = (key: Key) => {
+    const field = fieldRef.current;
+    if (!field) return;
+    if (key.insert !== undefined) field.insert(key.insert, { focus: true, selectionMode: key.insert.includes('#') ? 'placeholder' : 'after' });
+    else if (key.command) {
+      field.focus();
+      field.executeCommand(key.command);
+    }
+    onLatexRef.current(field.getValue('latex'));
+  };
+
+  return (
+    <>
+      <div className={styles.line}>
+        <Beside latex={model.prefix} />
+        <div ref={hostRef} className={styles.host} />
+        <Beside latex={model.suffix} />
+      </div>
+      <Keypad model={model} onPress={press} />
+    </>
+  );
+}
+
+/** Maths before or after the box. The markup is MathLive's own, made from LaTeX of the question. */
+function Beside({ latex }: { latex: string }) {
+  const markup = useMemo(() => (latex === '' ? '' : convertLatexToMarkup(latex)), [latex]);
+  if (markup === '') return null;
+  return <span className={styles.beside} dangerouslySetInnerHTML={{ __html: markup }} />;
+}
+
+function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key) => void }) {
+  const t = useTranslations('interactions.equation');
+  const words = useTranslations('interactions.equation.keys');
+  const groups = useMemo(() => [...keysFor(model), MOVES], [model]);
+  return (
+    <div className={styles.keypad} role="group" aria-label={t('keypad')}>
+      {groups.map((keys, i) => (
+        <div key={i} className={styles.keys} data-group={i}>
+          {keys.map((key) => (
+            <button
+              key={key.face}
+              type="button"
+              className={styles.key}
+              aria-label={words(key.words as 'plus', { face: key.face })}
+              title={words(key.words as 'plus', { face: key.face })}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => onPress(key)}
+            >
+              <span aria-hidden="true">{key.face}</span>
+            </button>
+          ))}
+        </div>
+      ))}
+    </div>
+  );
+}

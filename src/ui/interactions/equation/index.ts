@@ -1,0 +1,4 @@
+import { defineView } from '../types';
+import { EquationView } from './EquationView';
+
+export const equationView = defineView('equation', EquationView);

@@ -1,0 +1,4 @@
+import { defineView } from '../types';
+import { MatchView } from './MatchView';
+
+export const matchView = defineView('match', MatchView);

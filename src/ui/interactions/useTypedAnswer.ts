@@ -1,0 +1,47 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+/**
+ * Text being typed: shown at once, given as an answer after a short pause and at the latest when the box is left, the
+ * question is left or the page goes away. An answer that changes from outside (undo, another device) replaces the text.
+ */
+export function useTypedAnswer(answer: string, give: (text: string) => void, pauseMs: number) {
+  const [draft, setDraft] = useState(answer);
+  const given = useRef(answer);
+  const pending = useRef<{ text: string; timer: ReturnType<typeof setTimeout> } | null>(null);
+  const giveRef = useRef(give);
+  useEffect(() => {
+    giveRef.current = give;
+  });
+
+  const settle = useCallback(() => {
+    const waiting = pending.current;
+    if (!waiting) return;
+    clearTimeout(waiting.timer);
+    pending.current = null;
+    given.current = waiting.text;
+    giveRef.current(waiting.text);
+  }, []);
+
+  useEffect(() => {
+    if (pending.current || answer === given.current) return;
+    given.current = answer;
+    setDraft(answer);
+  }, [answer]);
+
+  useEffect(() => {
+    window.addEventListener('pagehide', settle);
+    return () => {
+      window.removeEventListener('pagehide', settle);
+      settle();
+    };
+  }, [settle]);
+
+  const change = (text: string) => {
+    setDraft(text);
+    if (pending.current) clearTimeout(pending.current.timer);
+    pending.current = { text, timer: setTimeout(settle, pauseMs) };
+  };
+  return { draft, change, settle };
+}

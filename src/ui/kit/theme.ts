@@ -1,0 +1,41 @@
+import type { ThemeConfig } from 'antd';
+import { SCHEMES, type SchemeId } from '@/core/view/schemes';
+
+const FONT = "'Atkinson Hyperlegible Next', sans-serif";
+
+/** Ant Design's theme from the same palette as our own CSS. Sizes are multiplied, since Ant counts in pixels. */
+export function themeFor(schemeId: SchemeId, magnification: number): ThemeConfig {
+  const { palette } = SCHEMES[schemeId];
+  const px = (size: number) => Math.round(size * magnification);
+  return {
+    token: {
+      fontFamily: FONT,
+      fontSize: px(16),
+      controlHeight: px(44),
+      borderRadius: px(9),
+      colorPrimary: palette.accent,
+      colorLink: palette.accent,
+      colorTextLightSolid: palette.onAccent,
+      colorText: palette.ink,
+      colorTextHeading: palette.ink,
+      colorTextSecondary: palette.soft,
+      colorTextDescription: palette.soft,
+      colorTextPlaceholder: palette.soft,
+      colorIcon: palette.ink,
+      colorIconHover: palette.accent,
+      colorBgBase: palette.sheet,
+      colorBgContainer: palette.sheet,
+      colorBgElevated: palette.sheet,
+      colorBgLayout: palette.ground,
+      colorBgMask: 'rgba(10, 16, 16, 0.55)',
+      colorBorder: palette.edge,
+      colorBorderSecondary: palette.line,
+      colorSplit: palette.line,
+      colorError: palette.flag,
+      colorErrorText: palette.flag,
+      colorFillAlter: palette.wash,
+      controlOutline: palette.focus,
+      motion: false,
+    },
+  };
+}

@@ -1,0 +1,120 @@
+'use client';
+
+import { Wrench, X } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { TOOLS } from '../tools';
+import type { ToolDefinition } from '../tools/types';
+import styles from './toolRail.module.css';
+import { usePlayer, useToolState } from './PlayerContext';
+
+interface Props {
+  readonly openTool: string | null;
+  readonly onOpenTool: (id: string | null) => void;
+}
+
+/** The named tools beside the sheets, and the panel of the one that is open. */
+export function ToolRail({ openTool, onOpenTool }: Props) {
+  const t = useTranslations('tools');
+  const { layout } = usePlayer();
+  const [shown, setShown] = useState(false);
+  const narrow = layout === 'narrow';
+  return (
+    <aside className={styles.rail} aria-label={t('label')} data-narrow={narrow || undefined}>
+      {narrow && (
+        <button type="button" className={styles.toggle} aria-expanded={shown} onClick={() => setShown(!shown)}>
+          <Wrench size="1.1em" aria-hidden="true" />
+          {t('label')}
+        </button>
+      )}
+      {(!narrow || shown) && (
+        <div className={styles.tools}>
+          {TOOLS.map((tool) => (
+            <ToolButton key={tool.id} tool={tool} open={openTool === tool.id} onOpen={(open) => onOpenTool(open ? tool.id : null)} />
+          ))}
+        </div>
+      )}
+    </aside>
+  );
+}
+
+/** Switches a tool on or off: what its button and its key do. */
+export function useToolSwitch(tool: ToolDefinition): { on: boolean; toggle: () => void } {
+  const { needs, announce } = usePlayer();
+  const t = useTranslations('tools');
+  const startsOn = needs.toolsOn.some((id) => id === tool.id);
+  const [{ on }, keep] = useToolState(tool.id, { on: startsOn });
+  return {
+    on,
+    toggle: () => {
+      keep({ on: !on });
+      announce(t(on ? 'switchedOff' : 'switchedOn', { name: t(`${tool.id as 'eliminator'}.name`) }));
+    },
+  };
+}
+
+function ToolButton({ tool, open, onOpen }: { tool: ToolDefinition; open: boolean; onOpen: (open: boolean) => void }) {
+  const t = useTranslations('tools');
+  const { on, toggle } = useToolSwitch(tool);
+  const ref = useRef<HTMLButtonElement>(null);
+  const name = t(`${tool.id as 'eliminator'}.name`);
+  const active = tool.button === 'switch' ? on : open;
+  const { Icon, Panel } = tool;
+  const close = () => {
+    onOpen(false);
+    ref.current?.focus();
+  };
+  return (
+    <>
+      <button
+        ref={ref}
+        type="button"
+        className={styles.tool}
+        data-tool={tool.id}
+        data-on={active || undefined}
+        aria-pressed={tool.button === 'switch' ? on : undefined}
+        aria-expanded={tool.button === 'panel' ? open : undefined}
+        title={t(`${tool.id as 'eliminator'}.about`)}
+        onClick={() => (tool.button === 'switch' ? toggle() : onOpen(!open))}
+      >
+        <Icon size="1.375em" strokeWidth={1.9} aria-hidden="true" />
+        {name}
+      </button>
+      {open && Panel && (
+        <ToolPanel name={name} onClose={close}>
+          <Panel />
+        </ToolPanel>
+      )}
+    </>
+  );
+}
+
+/** The open tool's panel; Escape or its cross closes it and goes back to the button. */
+function ToolPanel({ name, onClose, children }: { name: string; onClose: () => void; children: React.ReactNode }) {
+  const t = useTranslations('tools');
+  const ref = useRef<HTMLElement>(null);
+  useEffect(() => {
+    ref.current?.querySelector<HTMLElement>('[data-panel-title]')?.focus();
+  }, []);
+  return (
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape closes from anywhere inside
+    <section
+      ref={ref}
+      className={styles.panel}
+      aria-label={name}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') onClose();
+      }}
+    >
+      <header className={styles.panelHead}>
+        <h2 tabIndex={-1} data-panel-title="">
+          {name}
+        </h2>
+        <button type="button" className={styles.close} aria-label={t('close', { name })} title={t('close', { name })} onClick={onClose}>
+          <X size="1.2em" aria-hidden="true" />
+        </button>
+      </header>
+      {children}
+    </section>
+  );
+}

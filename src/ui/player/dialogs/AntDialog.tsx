@@ -1,0 +1,36 @@
+'use client';
+
+import { Button, Modal } from 'antd';
+import { useToolState, usePlayer } from '../PlayerContext';
+import { AntLook } from '../../kit/AntLook';
+import type { DialogProps } from './Dialog';
+import styles from './dialogs.module.css';
+
+/** A dialog in the player's colours and size. */
+export function AntDialog({ open, title, onClose, actions, children, wide }: DialogProps) {
+  const { needs } = usePlayer();
+  const [{ scheme }] = useToolState('colours', { scheme: needs.scheme });
+  const [{ factor }] = useToolState('magnifier', { factor: needs.magnification });
+  return (
+    <AntLook scheme={scheme} magnification={factor}>
+      <Modal
+        open={open}
+        title={<span className={styles.title}>{title}</span>}
+        onCancel={onClose}
+        centered
+        width={`min(${wide ? 46 : 34}rem, calc(100vw - 1rem))`}
+        footer={
+          <div className={styles.actions}>
+            {actions.map(({ words, act, main, disabled }) => (
+              <Button key={words} type={main ? 'primary' : 'default'} onClick={act} disabled={disabled} size="large" className={styles.action}>
+                {words}
+              </Button>
+            ))}
+          </div>
+        }
+      >
+        <div className={styles.body}>{children}</div>
+      </Modal>
+    </AntLook>
+  );
+}

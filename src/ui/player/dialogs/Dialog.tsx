@@ -1,0 +1,34 @@
+'use client';
+
+import { lazy, Suspense, type ReactNode } from 'react';
+
+export interface DialogAction {
+  readonly words: string;
+  readonly act: () => void;
+  readonly main?: boolean;
+  readonly disabled?: boolean;
+}
+export interface DialogProps {
+  readonly open: boolean;
+  readonly title: string;
+  readonly onClose: () => void;
+  readonly actions: readonly DialogAction[];
+  readonly children: ReactNode;
+  readonly wide?: boolean;
+}
+
+const load = () => import('./AntDialog');
+const AntDialog = lazy(() => load().then((module) => ({ default: module.AntDialog })));
+
+/** Fetches the dialog's code while the network is there, so that every dialog also opens without it. */
+export const preloadDialogs = (): Promise<unknown> => load();
+
+/** Ant Design's dialog, loaded after the question screen stands. */
+export function Dialog(props: DialogProps) {
+  if (!props.open) return null;
+  return (
+    <Suspense fallback={null}>
+      <AntDialog {...props} />
+    </Suspense>
+  );
+}

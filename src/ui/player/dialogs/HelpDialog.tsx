@@ -1,0 +1,51 @@
+'use client';
+
+import { useTranslations } from 'use-intl';
+import { ContentView } from '../../content/ContentView';
+import { usePlayer } from '../PlayerContext';
+import { useKeySettings, type ActionId } from '../useKeys';
+import { Dialog } from './Dialog';
+import styles from './dialogs.module.css';
+
+/** Directions, how to find the way, and the keys, which can be changed or switched off. */
+export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const t = useTranslations('help');
+  const { test, assetUrl } = usePlayer();
+  const { on, letters, setOn, setLetter } = useKeySettings();
+  const actions = Object.entries(letters) as [ActionId, string][];
+  return (
+    <Dialog open={open} wide title={t('title')} onClose={onClose} actions={[{ words: t('close'), act: onClose, main: true }]}>
+      <h3>{t('directions')}</h3>
+      <ContentView content={test.directions} slots={{ assetUrl }} />
+      <h3>{t('way')}</h3>
+      <p>{t('wayText')}</p>
+      <h3>{t('keys')}</h3>
+      <label className={styles.switch}>
+        <input type="checkbox" checked={on} onChange={(event) => setOn(event.target.checked)} />
+        {t('keysOn')}
+      </label>
+      <table className={styles.keys}>
+        <tbody>
+          {actions.map(([action, letter]) => (
+            <tr key={action}>
+              <th scope="row">{t(`actions.${action}`)}</th>
+              <td>
+                {t('alt')}{' '}
+                <input
+                  className={styles.letter}
+                  value={letter}
+                  maxLength={1}
+                  disabled={!on}
+                  aria-label={t('letterFor', { action: t(`actions.${action}`) })}
+                  onFocus={(event) => event.target.select()}
+                  onChange={(event) => setLetter(action, event.target.value)}
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>{t('insideKeys')}</p>
+    </Dialog>
+  );
+}

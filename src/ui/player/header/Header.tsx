@@ -1,0 +1,42 @@
+'use client';
+
+import { CircleHelp, LogOut } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { Mark } from '../../kit/Mark';
+import { HelpDialog } from '../dialogs/HelpDialog';
+import { StopDialog } from '../dialogs/StopDialog';
+import { useAttempt, usePlayer } from '../PlayerContext';
+import styles from './header.module.css';
+import { SaveSign } from './SaveSign';
+import { TimeLeft } from './TimeLeft';
+
+/** Which test and section, whether the answers are safe, the time, stopping for now, help. */
+export function Header() {
+  const t = useTranslations('header');
+  const { test, layout, studentName } = usePlayer();
+  const current = useAttempt((state) => state.current);
+  const [dialog, setDialog] = useState<'stop' | 'help' | null>(null);
+  const section = test.parts.flatMap((part) => part.sections).find((one) => current !== null && one.items.includes(current));
+  return (
+    <header className={styles.header} data-layout={layout}>
+      <Mark className={styles.mark} />
+      <div className={styles.title}>
+        <h1>{test.title}</h1>
+        <p>{section ? t('about', { section: section.title, name: studentName }) : studentName}</p>
+      </div>
+      <SaveSign />
+      <TimeLeft />
+      <button type="button" className={styles.button} onClick={() => setDialog('stop')}>
+        <LogOut size="1.1em" aria-hidden="true" />
+        {t('stop')}
+      </button>
+      <button type="button" className={styles.button} onClick={() => setDialog('help')}>
+        <CircleHelp size="1.1em" aria-hidden="true" />
+        {t('help')}
+      </button>
+      <StopDialog open={dialog === 'stop'} onClose={() => setDialog(null)} />
+      <HelpDialog open={dialog === 'help'} onClose={() => setDialog(null)} />
+    </header>
+  );
+}

@@ -1,0 +1,105 @@
+'use client';
+
+import { ArrowLeft, Flag, Send } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { QuestionOverview } from '@/core/attempt/overview';
+import { HandInDialog } from '../dialogs/HandInDialog';
+import { useOverview } from '../trail/useOverview';
+import { useProgressWords } from '../useProgressWords';
+import styles from './review.module.css';
+
+type Filter = 'all' | 'unfinished' | 'flagged';
+const FILTERS: readonly Filter[] = ['all', 'unfinished', 'flagged'];
+
+interface Props {
+  readonly current: string | null;
+  readonly onGo: (ref: string) => void;
+  readonly onHandedIn: () => void;
+}
+
+/** Every question with how it stands and what is missing; a press goes there. Handing in starts here and nowhere else. */
+export function Review({ current, onGo, onHandedIn }: Props) {
+  const t = useTranslations('review');
+  const questions = useOverview();
+  const [filter, setFilter] = useState<Filter>('all');
+  const [asking, setAsking] = useState(false);
+  const headingRef = useRef<HTMLHeadingElement>(null);
+  useEffect(() => headingRef.current?.focus(), []);
+  const fits: Record<Filter, (one: QuestionOverview) => boolean> = {
+    all: () => true,
+    unfinished: (one) => one.standing !== 'done',
+    flagged: (one) => one.flagged,
+  };
+  const shown = questions.filter(fits[filter]);
+  const here = questions.find((one) => one.ref === current);
+  const unfinished = questions.filter(fits.unfinished).length;
+
+  return (
+    <section className={styles.review} aria-labelledby="able-review">
+      <header className={styles.head}>
+        <h2 id="able-review" ref={headingRef} tabIndex={-1}>
+          {t('title')}
+        </h2>
+        <p>{unfinished === 0 ? t('allDone') : t('some', { count: unfinished, total: questions.length })}</p>
+        <div className={styles.filters} role="group" aria-label={t('filter')}>
+          {FILTERS.map((one) => (
+            <button key={one} type="button" aria-pressed={filter === one} onClick={() => setFilter(one)}>
+              {t(`filters.${one}`, { count: questions.filter(fits[one]).length })}
+            </button>
+          ))}
+        </div>
+      </header>
+      {shown.length === 0 ? (
+        <p className={styles.none}>{t(`none.${filter}`)}</p>
+      ) : (
+        <ul className={styles.list}>
+          {shown.map((one) => (
+            <li key={one.ref}>
+              <Row question={one} here={one.ref === current} onGo={() => onGo(one.ref)} />
+            </li>
+          ))}
+        </ul>
+      )}
+      <footer className={styles.foot}>
+        {here && (
+          <button type="button" className={styles.back} onClick={() => onGo(here.ref)}>
+            <ArrowLeft size="1.15em" aria-hidden="true" />
+            {t('backTo', { number: here.number })}
+          </button>
+        )}
+        <span className={styles.note}>{t('note')}</span>
+        <button type="button" className={styles.handIn} onClick={() => setAsking(true)}>
+          <Send size="1.15em" aria-hidden="true" />
+          {t('handIn')}
+        </button>
+      </footer>
+      <HandInDialog open={asking} questions={questions} onClose={() => setAsking(false)} onGo={onGo} onDone={onHandedIn} />
+    </section>
+  );
+}
+
+function Row({ question, here, onGo }: { question: QuestionOverview; here: boolean; onGo: () => void }) {
+  const t = useTranslations('trail');
+  const words = useProgressWords();
+  const { number, standing, flagged, progress } = question;
+  const missing = standing === 'done' || standing === 'not-opened' ? [] : words(progress);
+  return (
+    <button type="button" className={styles.row} data-standing={standing} data-review-row={number} aria-current={here ? 'step' : undefined} onClick={onGo}>
+      <span className={styles.stop} data-standing={standing} aria-hidden="true">
+        {number}
+      </span>
+      <span className={styles.name}>
+        <b>{t('question', { number })}</b>
+        <span>{t(`standing.${standing}`)}</span>
+      </span>
+      <span className={styles.missing}>{missing.map(({ label, text }) => [label, text].filter(Boolean).join(' ')).join(' · ')}</span>
+      {flagged && (
+        <span className={styles.flag}>
+          <Flag size="1.1em" fill="currentColor" aria-hidden="true" />
+          {t('flagged')}
+        </span>
+      )}
+    </button>
+  );
+}

@@ -1,0 +1,215 @@
+import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
+import { reduce } from '@/core/attempt/reducer';
+import type { AttemptState } from '@/core/attempt/state';
+import type { ServerClock } from './clock';
+import type { Journal } from './journal';
+import { ServerRefusal, type Resumed, type Transport } from './transport';
+
+/**
+ * How safe the answers are, in truth: all with the server; on their way; kept on this computer because the network is down;
+ * or only in this window, because the computer would not keep them either.
+ */
+export type SaveState = 'saved' | 'saving' | 'kept' | 'at-risk';
+
+export interface SessionStatus {
+  readonly save: SaveState;
+  /** Another browser has the attempt now. */
+  readonly moved: boolean;
+  /** The server says it is over (handed in elsewhere, or the time ran out). */
+  readonly over: boolean;
+  /** The person is no longer signed in: answers stay here until they are. */
+  readonly signedOut: boolean;
+}
+
+const SEND_AFTER_MS = 350;
+const HEARTBEAT_MS = 15_000;
+const RETRY_MS = [1_000, 2_000, 4_000, 8_000, 15_000];
+const BATCH = 200;
+
+/** Timers as an argument, so that tests need not wait. */
+export interface Timers {
+  set(run: () => void, ms: number): unknown;
+  clear(timer: unknown): void;
+}
+const browserTimers: Timers = {
+  set: (run, ms) => setTimeout(run, ms),
+  clear: (timer) => clearTimeout(timer as ReturnType<typeof setTimeout>),
+};
+
+/**
+ * One attempt in one opened page: applies what the student does at once, keeps it in the journal, and sends it. Knows no
+ * React; components subscribe.
+ */
+export class AttemptSession {
+  private state: AttemptState;
+  private status: SessionStatus = { save: 'saved', moved: false, over: false, signedOut: false };
+  private cursor: number;
+  private seq = 0;
+  private unsent: BrowserEvent[] = [];
+  private inFlight: Promise<boolean> | null = null;
+  private failures = 0;
+  private journalFailed = false;
+  private timer: unknown = null;
+  private closed = false;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(
+    private readonly device: string,
+    resumed: Resumed,
+    readonly clock: ServerClock,
+    private readonly journal: Journal,
+    private readonly transport: Transport,
+    private readonly timers: Timers = browserTimers,
+    private readonly monotonic: () => number = () => performance.now(),
+  ) {
+    this.state = resumed.state;
+    this.cursor = resumed.cursor;
+    this.schedule(HEARTBEAT_MS);
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+  readonly getState = (): AttemptState => this.state;
+  readonly getStatus = (): SessionStatus => this.status;
+
+  /** Does something: applied at once, kept on this computer, then sent. */
+  dispatch(action: BrowserAction): void {
+    if (this.closed || this.status.moved || this.status.over) return;
+    this.seq += 1;
+    const event = { ...action, device: this.device, seq: this.seq, at: this.clock.now() } as BrowserEvent;
+    this.state = reduce(this.state, event);
+    this.unsent.push(event);
+    this.journal.append([event]).then(
+      () => this.setJournalFailed(false),
+      () => this.setJournalFailed(true),
+    );
+    this.updateSave();
+    this.notify();
+    if (this.failures === 0) this.schedule(SEND_AFTER_MS);
+  }
+
+  /** Sends everything now. True when the server has it all. */
+  async flush(): Promise<boolean> {
+    if (this.inFlight) await this.inFlight;
+    while (this.unsent.length > 0 && !this.closed) {
+      if (!(await this.send())) return false;
+    }
+    return this.unsent.length === 0;
+  }
+
+  /** The page is going away: one last send that outlives it. What does not arrive is still in the journal. */
+  leave(): void {
+    if (this.unsent.length === 0 || this.closed) return;
+    void this.transport.save(this.device, this.unsent.slice(0, BATCH), this.cursor, true).catch(() => undefined);
+  }
+
+  /** Tries again at once: the network is said to be back. */
+  readonly wake = (): void => {
+    this.failures = 0;
+    this.schedule(0);
+  };
+
+  close(): void {
+    this.closed = true;
+    this.timers.clear(this.timer);
+  }
+
+  stop(): Promise<void> {
+    return this.finish(() => this.transport.stop(this.device));
+  }
+  handIn(reason: 'asked' | 'time'): Promise<void> {
+    return this.finish(() => this.transport.handIn(this.device, reason));
+  }
+
+  /** @throws when the answers or the request do not get through: nothing is lost, it can be tried again */
+  private async finish(request: () => Promise<void>): Promise<void> {
+    const sent = await this.flush();
+    if (!sent && !this.status.over) throw new TypeError('the answers have not all arrived');
+    await request();
+    this.close();
+  }
+
+  private schedule(ms: number): void {
+    if (this.closed) return;
+    this.timers.clear(this.timer);
+    this.timer = this.timers.set(() => {
+      if (!this.inFlight) void this.send();
+    }, ms);
+  }
+
+  private send(): Promise<boolean> {
+    this.inFlight ??= this.sendOnce().finally(() => {
+      this.inFlight = null;
+      const next = this.failures > 0 ? (RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1] ?? 15_000) : undefined;
+      this.schedule(next ?? (this.unsent.length > 0 ? 0 : HEARTBEAT_MS));
+    });
+    return this.inFlight;
+  }
+
+  private async sendOnce(): Promise<boolean> {
+    const events = this.unsent.slice(0, BATCH);
+    const sentAt = this.monotonic();
+    this.updateSave();
+    try {
+      const saved = await this.transport.save(this.device, events, this.cursor);
+      this.failures = 0;
+      this.clock.correct(saved.serverNow, sentAt);
+      this.cursor = saved.cursor;
+      this.unsent = this.unsent.filter((event) => event.seq > saved.acknowledged);
+      for (const event of saved.others) this.state = reduce(this.state, event);
+      const over = saved.phase === 'handed-in';
+      this.status = { ...this.status, moved: saved.moved, over: this.status.over || over, signedOut: false };
+      void this.journal.forget(this.device, saved.acknowledged).catch(() => undefined);
+      this.updateSave();
+      this.notify();
+      return true;
+    } catch (error) {
+      this.failures += 1;
+      if (error instanceof ServerRefusal && error.code === 'not-signed-in') this.status = { ...this.status, signedOut: true };
+      this.updateSave();
+      this.notify();
+      return false;
+    }
+  }
+
+  private setJournalFailed(failed: boolean): void {
+    if (this.journalFailed === failed) return;
+    this.journalFailed = failed;
+    this.updateSave();
+    this.notify();
+  }
+
+  private updateSave(): void {
+    const waiting = this.unsent.length > 0;
+    const down = this.failures > 0;
+    const save: SaveState = down ? (waiting && this.journalFailed ? 'at-risk' : 'kept') : waiting ? 'saving' : 'saved';
+    if (save !== this.status.save) this.status = { ...this.status, save };
+  }
+
+  private notify(): void {
+    for (const listener of this.listeners) listener();
+  }
+}
+
+/**
+ * Opens an attempt in this page: first whatever an earlier page on this computer could not send is sent, then the attempt is
+ * resumed here.
+ */
+export async function openSession(
+  device: string,
+  journal: Journal,
+  transport: Transport,
+  makeClock: (serverNow: number) => ServerClock,
+): Promise<AttemptSession> {
+  const kept = await journal.kept().catch(() => new Map<string, readonly BrowserEvent[]>());
+  for (const [earlier, events] of kept) {
+    for (let start = 0; start < events.length; start += BATCH) {
+      const saved = await transport.save(earlier, events.slice(start, start + BATCH), 0);
+      await journal.forget(earlier, saved.acknowledged);
+    }
+  }
+  const resumed = await transport.resume(device);
+  return new AttemptSession(device, resumed, makeClock(resumed.serverNow), journal, transport);
+}

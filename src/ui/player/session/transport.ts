@@ -1,0 +1,72 @@
+import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
+import type { AttemptState } from '@/core/attempt/state';
+import type { DeliveredTest } from '@/core/item/deliver';
+import type { AccessNeeds } from '@/core/needs';
+
+export interface Content {
+  readonly test: DeliveredTest;
+  readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
+}
+export interface Resumed {
+  readonly state: AttemptState;
+  readonly cursor: number;
+  readonly serverNow: number;
+}
+export interface Saved {
+  readonly acknowledged: number;
+  readonly serverNow: number;
+  readonly cursor: number;
+  readonly others: readonly AttemptEvent[];
+  readonly moved: boolean;
+  readonly phase: AttemptState['phase'];
+}
+
+/** The server said no, with a reason; anything else that goes wrong is the network. */
+export class ServerRefusal extends Error {
+  constructor(
+    readonly code: string,
+    readonly status: number,
+  ) {
+    super(code);
+    this.name = 'ServerRefusal';
+  }
+}
+
+/** The few things a browser asks of the server during an attempt. */
+export interface Transport {
+  content(): Promise<Content>;
+  resume(device: string): Promise<Resumed>;
+  save(device: string, events: readonly BrowserEvent[], cursor: number, leaving?: boolean): Promise<Saved>;
+  stop(device: string): Promise<void>;
+  handIn(device: string, reason: 'asked' | 'time'): Promise<void>;
+}
+
+/** A request that takes longer than this counts as lost; it is sent again, which changes nothing on the server. */
+const PATIENCE_MS = 12_000;
+
+export function httpTransport(attemptId: string): Transport {
+  const base = `/api/attempts/${encodeURIComponent(attemptId)}`;
+  const call = async <T>(path: string, body?: unknown, keepalive = false): Promise<T> => {
+    const response = await fetch(`${base}${path}`, {
+      method: body === undefined ? 'GET' : 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: body === undefined ? undefined : JSON.stringify(body),
+      cache: 'no-store',
+      keepalive,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+    if (!response.ok) {
+      const problem = (await response.json().catch(() => ({}))) as { code?: string };
+      if (problem.code !== undefined) throw new ServerRefusal(problem.code, response.status);
+      throw new TypeError(`the server answered ${response.status}`);
+    }
+    return (await response.json()) as T;
+  };
+  return {
+    content: () => call('/content'),
+    resume: (device) => call('/resume', { device }),
+    save: (device, events, cursor, leaving) => call('/events', { device, events, cursor }, leaving),
+    stop: (device) => call('/stop', { device }),
+    handIn: (device, reason) => call('/hand-in', { device, reason }),
+  };
+}

@@ -1,0 +1,48 @@
+'use client';
+
+import { useEffect, useRef, type RefObject } from 'react';
+import { useTranslations } from 'use-intl';
+import { questionOrder } from '@/core/item/deliver';
+import { ContentView } from '../../content/ContentView';
+import { usePlayer } from '../PlayerContext';
+import { GrowButton } from './GrowButton';
+import { Sheet } from './Sheet';
+import styles from './sheets.module.css';
+import { passageUnits } from './units';
+
+/** A passage beside its questions. Its place is kept while the questions about it change. */
+export function PassageSheet({ stimulusId, pageRef }: { stimulusId: string; pageRef: RefObject<HTMLElement | null> }) {
+  const t = useTranslations('passage');
+  const { test, assetUrl, layout } = usePlayer();
+  const ownRef = useRef<HTMLElement>(null);
+  const contentRef = useRef<HTMLDivElement>(null);
+  const stimulus = test.stimuli[stimulusId];
+  useEffect(() => {
+    ownRef.current?.scrollTo({ top: 0 });
+  }, [stimulusId]);
+  if (!stimulus) return null;
+  const numbers = questionOrder(test).flatMap((ref, i) => (test.items[ref]?.stimuli.includes(stimulusId) ? [i + 1] : []));
+  const [first = 1] = numbers;
+  const last = numbers.at(-1) ?? first;
+  return (
+    <Sheet
+      sheet="passage"
+      textId={`stimulus:${stimulusId}`}
+      label={t('label', { title: stimulus.title })}
+      units={passageUnits}
+      scrollerRef={layout === 'narrow' ? pageRef : ownRef}
+      contentRef={contentRef}
+      head={
+        <header className={styles.head}>
+          <h2>{stimulus.title}</h2>
+          <span className={styles.about}>{t('questions', { first, last })}</span>
+          <GrowButton sheet="passage" />
+        </header>
+      }
+    >
+      <div className={styles.passage} data-passage="">
+        <ContentView content={stimulus.body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')} slots={{ assetUrl }} />
+      </div>
+    </Sheet>
+  );
+}

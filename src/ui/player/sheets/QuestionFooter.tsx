@@ -1,0 +1,56 @@
+'use client';
+
+import { ArrowLeft, ArrowRight, ListChecks } from 'lucide-react';
+import { useTranslations } from 'use-intl';
+import { neighbour } from '@/core/attempt/overview';
+import { itemOf } from '@/core/attempt/state';
+import type { DeliveredItem } from '@/core/item/deliver';
+import { progressOfItem } from '@/core/item/progress';
+import { useAttempt, usePlayer } from '../PlayerContext';
+import { useProgressWords } from '../useProgressWords';
+import styles from './sheets.module.css';
+
+interface Props {
+  readonly item: DeliveredItem;
+  readonly onStep: (step: 1 | -1) => void;
+  readonly onReview: () => void;
+  readonly fromReview: boolean;
+}
+
+/** What is missing, in words, and the way to the next question. */
+export function QuestionFooter({ item, onStep, onReview, fromReview }: Props) {
+  const t = useTranslations('question');
+  const { test } = usePlayer();
+  const responses = useAttempt((state) => itemOf(state, item.ref).responses);
+  const words = useProgressWords();
+  const lines = words(progressOfItem(item, responses));
+  const first = neighbour(test, item.ref, -1) === null;
+  const last = neighbour(test, item.ref, 1) === null;
+  return (
+    <footer className={styles.foot}>
+      <p className={styles.status} role="status" data-progress="">
+        {lines.map(({ label, text }, i) => (
+          <span key={label ?? i}>
+            {i > 0 && ' · '}
+            {label && <b>{label} </b>}
+            {text}
+          </span>
+        ))}
+      </p>
+      {fromReview && (
+        <button type="button" className={styles.go} onClick={onReview}>
+          <ListChecks size="1.15em" aria-hidden="true" />
+          {t('backToReview')}
+        </button>
+      )}
+      <button type="button" className={styles.go} disabled={first} onClick={() => onStep(-1)}>
+        <ArrowLeft size="1.15em" aria-hidden="true" />
+        {t('back')}
+      </button>
+      <button type="button" className={styles.go} data-main="" onClick={() => (last ? onReview() : onStep(1))}>
+        {last ? t('toReview') : t('next')}
+        <ArrowRight size="1.15em" aria-hidden="true" />
+      </button>
+    </footer>
+  );
+}

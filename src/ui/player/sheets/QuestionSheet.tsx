@@ -1,0 +1,138 @@
+'use client';
+
+import { Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
+import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { useTranslations } from 'use-intl';
+import { itemOf, type Responses } from '@/core/attempt/state';
+import type { DeliveredItem } from '@/core/item/deliver';
+import { Dialog } from '../dialogs/Dialog';
+import { useAttempt, usePlayer } from '../PlayerContext';
+import { GrowButton } from './GrowButton';
+import { ItemBody } from './InteractionHost';
+import { QuestionFooter } from './QuestionFooter';
+import { Sheet } from './Sheet';
+import styles from './sheets.module.css';
+import { questionUnits, type Unit } from './units';
+import { useSeen } from './useSeen';
+
+interface Props {
+  readonly item: DeliveredItem;
+  readonly number: number;
+  readonly pageRef: RefObject<HTMLElement | null>;
+  /** Where the screen asks, before leaving, what was never seen. */
+  readonly unseenRef: RefObject<() => Unit[]>;
+  readonly onStep: (step: 1 | -1) => void;
+  readonly onReview: () => void;
+  readonly fromReview: boolean;
+}
+
+/** One question: its number and points, its body, what is missing, and the way on. */
+export function QuestionSheet({ item, number, pageRef, unseenRef, onStep, onReview, fromReview }: Props) {
+  const t = useTranslations('question');
+  const { layout } = usePlayer();
+  const ownRef = useRef<HTMLElement>(null);
+  const contentRef = useRef<HTMLDivElement>(null);
+  const headingRef = useRef<HTMLHeadingElement>(null);
+  const scrollerRef = layout === 'narrow' ? pageRef : ownRef;
+  const unseen = useSeen(item.ref, scrollerRef, contentRef);
+  const stimulus = item.stimuli[0];
+
+  useEffect(() => {
+    unseenRef.current = unseen;
+  }, [unseen, unseenRef]);
+  useLayoutEffect(() => {
+    ownRef.current?.scrollTo({ top: 0 });
+  }, [item.ref]);
+  const shown = useRef<string | null>(null);
+  useEffect(() => {
+    if (shown.current !== null && shown.current !== item.ref) headingRef.current?.focus({ preventScroll: layout !== 'narrow' });
+    shown.current = item.ref;
+  }, [item.ref, layout]);
+
+  return (
+    <Sheet
+      sheet="question"
+      textId={`item:${item.ref}`}
+      label={t('label', { number })}
+      units={questionUnits}
+      scrollerRef={scrollerRef}
+      contentRef={contentRef}
+      head={
+        <header className={styles.head}>
+          <h2 ref={headingRef} tabIndex={-1}>
+            {t('number', { number })}
+          </h2>
+          {item.points !== null && <span className={styles.points}>{t('points', { points: item.points })}</span>}
+          <span className={styles.grow} />
+          <Steps item={item} />
+          <FlagButton itemRef={item.ref} />
+          {stimulus !== undefined && <GrowButton sheet="question" />}
+        </header>
+      }
+      foot={<QuestionFooter item={item} onStep={onStep} onReview={onReview} fromReview={fromReview} />}
+    >
+      <div className={styles.question}>
+        <ItemBody item={item} />
+      </div>
+    </Sheet>
+  );
+}
+
+function FlagButton({ itemRef }: { itemRef: string }) {
+  const t = useTranslations('question');
+  const { dispatch } = usePlayer();
+  const flagged = useAttempt((state) => itemOf(state, itemRef).flagged);
+  return (
+    <button type="button" className={styles.headButton} data-flag="" aria-pressed={flagged} title={t('flagHint')} onClick={() => dispatch({ type: 'flagged', item: itemRef, on: !flagged })}>
+      <Flag size="1.1em" aria-hidden="true" fill={flagged ? 'currentColor' : 'none'} />
+      {flagged ? t('flagged') : t('flag')}
+    </button>
+  );
+}
+
+/** Undo, redo, and starting this question over after a warning. */
+function Steps({ item }: { item: DeliveredItem }) {
+  const t = useTranslations('question');
+  const { dispatch, announce } = usePlayer();
+  const own = useAttempt((state) => itemOf(state, item.ref));
+  const [asking, setAsking] = useState(false);
+  const answered = Object.values(own.responses).some((response) => response !== null);
+  const everything = (from: Responses): Responses => Object.fromEntries(item.responses.map(({ identifier }) => [identifier, from[identifier] ?? null]));
+  const go = (how: 'undo' | 'redo' | 'start-over', to: Responses) => {
+    dispatch({ type: 'answered', item: item.ref, responses: everything(to), how });
+    announce(t(`did.${how}`));
+  };
+  const before = own.past.at(-1);
+  const [after] = own.future;
+  return (
+    <span className={styles.steps}>
+      <button type="button" className={styles.quiet} disabled={!before} aria-label={t('undo')} title={t('undo')} onClick={() => before && go('undo', before)}>
+        <Undo2 size="1.15em" aria-hidden="true" />
+      </button>
+      <button type="button" className={styles.quiet} disabled={!after} aria-label={t('redo')} title={t('redo')} onClick={() => after && go('redo', after)}>
+        <Redo2 size="1.15em" aria-hidden="true" />
+      </button>
+      <button type="button" className={styles.quiet} disabled={!answered} aria-label={t('startOver')} title={t('startOver')} onClick={() => setAsking(true)}>
+        <RotateCcw size="1.1em" aria-hidden="true" />
+      </button>
+      <Dialog
+        open={asking}
+        title={t('startOverTitle')}
+        onClose={() => setAsking(false)}
+        actions={[
+          { words: t('startOverNo'), act: () => setAsking(false) },
+          {
+            words: t('startOverYes'),
+            main: true,
+            act: () => {
+              setAsking(false);
+              go('start-over', {});
+            },
+          },
+        ]}
+      >
+        <p>{t('startOverText')}</p>
+      </Dialog>
+    </span>
+  );
+}

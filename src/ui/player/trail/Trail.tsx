@@ -1,0 +1,100 @@
+'use client';
+
+import { ChevronDown } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { QuestionOverview } from '@/core/attempt/overview';
+import { usePlayer } from '../PlayerContext';
+import styles from './trail.module.css';
+import { useOverview } from './useOverview';
+
+interface Props {
+  readonly current: string | null;
+  readonly onGo: (ref: string) => void;
+  readonly onReview: () => void;
+}
+
+/** The questions like stops on a line: how each stands by shape and words, and a way to any of them. */
+export function Trail({ current, onGo, onReview }: Props) {
+  const t = useTranslations('trail');
+  const { test, layout } = usePlayer();
+  const questions = useOverview();
+  const [open, setOpen] = useState(false);
+  const narrow = layout === 'narrow';
+  const done = questions.filter((one) => one.standing === 'done').length;
+  const here = questions.find((one) => one.ref === current);
+  const byRef = new Map(questions.map((one) => [one.ref, one]));
+  const visible = !narrow || open;
+
+  return (
+    <nav className={styles.trail} aria-label={t('label')} data-narrow={narrow || undefined}>
+      {narrow && (
+        <button type="button" className={styles.toggle} aria-expanded={open} onClick={() => setOpen(!open)}>
+          {here ? t('where', { number: here.number, total: questions.length }) : t('label')}
+          <ChevronDown size="1.1em" aria-hidden="true" />
+        </button>
+      )}
+      {visible && (
+        <div className={styles.line}>
+          {test.parts.flatMap((part) =>
+            part.sections.map((section) => (
+              <section key={section.identifier} className={styles.section} aria-label={section.title}>
+                <p className={styles.legend} aria-hidden="true">
+                  {section.title}
+                </p>
+                <ol className={styles.stops}>
+                  {section.items.map((ref) => {
+                    const question = byRef.get(ref);
+                    return (
+                      question && (
+                        <li key={ref}>
+                          <Stop
+                            question={question}
+                            here={ref === current}
+                            onGo={() => {
+                              setOpen(false);
+                              onGo(ref);
+                            }}
+                          />
+                        </li>
+                      )
+                    );
+                  })}
+                </ol>
+              </section>
+            )),
+          )}
+        </div>
+      )}
+      <button type="button" className={styles.review} onClick={onReview} title={t('reviewHint')}>
+        <b>{t('count', { done, total: questions.length })}</b>
+        {t('review')}
+      </button>
+    </nav>
+  );
+}
+
+function Stop({ question, here, onGo }: { question: QuestionOverview; here: boolean; onGo: () => void }) {
+  const t = useTranslations('trail');
+  const ref = useRef<HTMLButtonElement>(null);
+  const { number, standing, flagged } = question;
+  const words = t('stop', { number, standing: t(`standing.${standing}`), flagged: flagged ? 'yes' : 'no', here: here ? 'yes' : 'no' });
+  useEffect(() => {
+    if (here) ref.current?.scrollIntoView({ block: 'nearest' });
+  }, [here]);
+  return (
+    <button
+      ref={ref}
+      type="button"
+      className={styles.stop}
+      data-standing={standing}
+      data-flagged={flagged || undefined}
+      aria-current={here ? 'step' : undefined}
+      aria-label={words}
+      title={words}
+      onClick={onGo}
+    >
+      {number}
+    </button>
+  );
+}

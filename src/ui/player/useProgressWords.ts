@@ -1,0 +1,23 @@
+'use client';
+
+import { useTranslations } from 'use-intl';
+import type { ItemProgress, PartProgress } from '@/core/item/progress';
+
+export interface ProgressLine {
+  /** "Part A:" */
+  readonly label: string | null;
+  readonly text: string;
+}
+
+/** Progress in words: "Part A: 1 of 2 chosen", "Part B: done". */
+export function useProgressWords(): (progress: ItemProgress) => ProgressLine[] {
+  const t = useTranslations('missing');
+  const textOf = (part: PartProgress): string => {
+    if (part.state === 'complete') return t('done');
+    return part.missing.map(({ code, values }) => t(code as 'choose', { ...values } as { wanted: number; chosen: number })).join(', ');
+  };
+  return (progress) => {
+    if (progress.parts.length === 0) return [{ label: null, text: t('nothingToAnswer') }];
+    return progress.parts.map((part) => ({ label: part.label === null ? null : t('part', { part: part.label }), text: textOf(part) }));
+  };
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import { Strikethrough, Undo2 } from 'lucide-react';
+import { useTranslations } from 'use-intl';
+import { useAttempt, usePlayer, useToolState } from '../../player/PlayerContext';
+import type { ChoiceMarkProps, ToolDefinition } from '../types';
+import styles from './eliminator.module.css';
+
+/**
+ * Strikes a choice out, and brings it back, each in one press beside the choice. There is no mode to leave: pressing the
+ * choice itself always answers. A chosen choice has no strike mark; choosing a struck one brings it back (the reducer).
+ */
+function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProps) {
+  const t = useTranslations('tools.eliminator');
+  const { dispatch, announce, needs } = usePlayer();
+  const [{ on }] = useToolState('eliminator', { on: needs.toolsOn.includes('eliminator') });
+  const struck = useAttempt((state) => state.items[itemRef]?.struck[response]?.includes(choice) ?? false);
+  if (!on && !struck) return null;
+  if (chosen) return <span className={styles.space} aria-hidden="true" />;
+  return (
+    <button
+      type="button"
+      className={styles.mark}
+      data-struck={struck || undefined}
+      aria-label={struck ? t('bringBack', { label }) : t('strike', { label })}
+      title={struck ? t('bringBackShort') : t('strikeShort')}
+      onClick={() => {
+        dispatch({ type: 'struck', item: itemRef, response, choice, on: !struck });
+        announce(struck ? t('broughtBack', { label }) : t('struck', { label }));
+      }}
+    >
+      {struck ? <Undo2 size="1.15em" aria-hidden="true" /> : <Strikethrough size="1.15em" aria-hidden="true" />}
+    </button>
+  );
+}
+
+export const eliminator: ToolDefinition = {
+  id: 'eliminator',
+  Icon: Strikethrough,
+  letter: 'X',
+  button: 'switch',
+  ChoiceMark: StrikeMark,
+};

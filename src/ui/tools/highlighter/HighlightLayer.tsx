@@ -1,0 +1,123 @@
+'use client';
+
+import { Eraser } from 'lucide-react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { createPortal } from 'react-dom';
+import { useTranslations } from 'use-intl';
+import { anchorAt } from '@/core/annotate/anchor';
+import { isPainted } from '@/core/annotate/ranges';
+import type { HighlightColour } from '@/core/attempt/events';
+import type { Highlight } from '@/core/attempt/state';
+import { useAttempt, usePlayer } from '../../player/PlayerContext';
+import { stretchOf, textOf } from '../domText';
+import type { SheetLayerProps } from '../types';
+import styles from './highlighter.module.css';
+import { canPaint, COLOURS, paintMarks, unpaint } from './paint';
+
+const NONE: readonly Highlight[] = [];
+/** A selection counts once it has stood this long: while it is still growing, nothing pops up. */
+const SETTLED_MS = 250;
+
+interface Picked {
+  readonly start: number;
+  readonly end: number;
+  readonly left: number;
+  readonly top: number;
+}
+
+/** Paints a sheet's highlights and offers the colours beside words that are selected. No mode: clicks always answer. */
+export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
+  const marks = useAttempt((state) => state.highlights[textId] ?? NONE);
+  const { dispatch, announce } = usePlayer();
+  const t = useTranslations('tools.highlighter');
+  const [picked, setPicked] = useState<Picked | null>(null);
+  const keyRef = useRef(`${sheet}:${textId}`);
+
+  useLayoutEffect(() => {
+    const root = contentRef.current;
+    const key = `${sheet}:${textId}`;
+    keyRef.current = key;
+    if (!root || !canPaint()) return undefined;
+    const paint = () => paintMarks(key, root, marks);
+    paint();
+    const observer = new MutationObserver(paint);
+    observer.observe(root, { childList: true, subtree: true, characterData: true });
+    return () => {
+      observer.disconnect();
+      unpaint(key);
+    };
+  }, [sheet, textId, marks, contentRef]);
+
+  useSettledSelection(contentRef, setPicked);
+
+  const mark = useCallback(
+    (colour: HighlightColour | null) => {
+      const root = contentRef.current;
+      if (!root || !picked) return;
+      const anchor = anchorAt(textOf(root), picked.start, picked.end);
+      dispatch({ type: 'highlighted', text: textId, ...anchor, colour });
+      announce(colour === null ? t('removed') : t('marked', { colour: t(`colours.${colour}`) }));
+      window.getSelection()?.removeAllRanges();
+      setPicked(null);
+    },
+    [announce, contentRef, dispatch, picked, t, textId],
+  );
+
+  if (!picked) return null;
+  return createPortal(
+    <div className={styles.popup} style={{ left: picked.left, top: picked.top }} role="toolbar" aria-label={t('popup')} data-highlight-popup="">
+      {COLOURS.map((colour) => (
+        <button key={colour} type="button" className={styles.pick} onMouseDown={(event) => event.preventDefault()} onClick={() => mark(colour)}>
+          <span className={styles.swatch} data-colour={colour} aria-hidden="true">
+            {t('swatch')}
+          </span>
+          {t(`colours.${colour}`)}
+        </button>
+      ))}
+      {isPainted(marks, picked.start, picked.end) && (
+        <button type="button" className={styles.pick} onMouseDown={(event) => event.preventDefault()} onClick={() => mark(null)}>
+          <Eraser size="1.1em" aria-hidden="true" />
+          {t('remove')}
+        </button>
+      )}
+    </div>,
+    document.body,
+  );
+}
+
+/** Follows the selection inside a sheet and says where it settled. */
+function useSettledSelection(contentRef: SheetLayerProps['contentRef'], onPicked: (picked: Picked | null) => void): void {
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = () => {
+      const selection = window.getSelection();
+      const root = contentRef.current;
+      if (document.activeElement?.closest('[data-highlight-popup]')) return;
+      if (!selection || selection.isCollapsed || selection.rangeCount === 0 || !root) return onPicked(null);
+      const range = selection.getRangeAt(0);
+      if (!range.intersectsNode(root)) return onPicked(null);
+      const stretch = stretchOf(root, range);
+      if (!stretch) return onPicked(null);
+      const box = range.getBoundingClientRect();
+      const rem = parseFloat(getComputedStyle(document.documentElement).fontSize);
+      const [width, height] = [Math.min(window.innerWidth - 16, 24 * rem), 3.5 * rem];
+      const below = box.bottom + 8 + height < window.innerHeight;
+      const top = below ? box.bottom + 8 : Math.max(8, box.top - height - 8);
+      onPicked({ ...stretch, top, left: Math.max(8, Math.min(box.left, window.innerWidth - width - 8)) });
+    };
+    const changed = () => {
+      clearTimeout(timer);
+      timer = setTimeout(look, SETTLED_MS);
+    };
+    const escape = (event: KeyboardEvent) => {
+      if (event.key === 'Escape') onPicked(null);
+    };
+    document.addEventListener('selectionchange', changed);
+    document.addEventListener('keydown', escape);
+    return () => {
+      clearTimeout(timer);
+      document.removeEventListener('selectionchange', changed);
+      document.removeEventListener('keydown', escape);
+    };
+  }, [contentRef, onPicked]);
+}

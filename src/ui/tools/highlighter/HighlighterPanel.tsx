@@ -1,0 +1,73 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { usePlayer, useAttempt } from '../../player/PlayerContext';
+import styles from '../tools.module.css';
+import { moveSelection, pickFirstWord } from './wordCursor';
+
+/** How the highlighter is used, by hand and by keys, and taking all of it away. */
+export function HighlighterPanel() {
+  const t = useTranslations('tools.highlighter');
+  const { dispatch, announce } = usePlayer();
+  const any = useAttempt((state) => Object.values(state.highlights).some((list) => list.length > 0));
+  const [picking, setPicking] = useState(false);
+  const padRef = useRef<HTMLButtonElement>(null);
+
+  useEffect(() => {
+    if (picking) padRef.current?.focus();
+  }, [picking]);
+
+  const begin = () => {
+    const root = document.querySelector<HTMLElement>('[data-text-root]');
+    if (!root) return;
+    pickFirstWord(root);
+    setPicking(true);
+    announce(t('pickingHint'));
+  };
+
+  return (
+    <div>
+      <p className={styles.text}>{t('hint')}</p>
+      <div className={styles.panelRow}>
+        {picking ? (
+          <button
+            ref={padRef}
+            type="button"
+            className={styles.button}
+            data-on
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') {
+                event.preventDefault();
+                document.querySelector<HTMLElement>('[data-highlight-popup] button')?.focus();
+              } else if (event.key === 'Escape') {
+                event.stopPropagation();
+                setPicking(false);
+              } else if (moveSelection(event.key, event.shiftKey)) {
+                event.preventDefault();
+                announce(window.getSelection()?.toString() ?? '');
+              }
+            }}
+          >
+            {t('picking')}
+          </button>
+        ) : (
+          <button type="button" className={styles.button} onClick={begin}>
+            {t('pick')}
+          </button>
+        )}
+        <button
+          type="button"
+          className={styles.button}
+          disabled={!any}
+          onClick={() => {
+            dispatch({ type: 'highlights-cleared', text: null });
+            announce(t('allRemoved'));
+          }}
+        >
+          {t('removeAll')}
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,15 @@
+import { colours } from './colours';
+import { eliminator } from './eliminator';
+import { highlighter } from './highlighter';
+import { lineReader } from './line-reader';
+import { magnifier } from './magnifier';
+import type { ToolDefinition } from './types';
+
+/** Every tool. A new one is its folder and a line here. */
+export const TOOLS: readonly ToolDefinition[] = [lineReader, highlighter, eliminator, magnifier, colours];
+
+/** Marks that tools put at the end of each choice. */
+export const CHOICE_MARKS = TOOLS.flatMap(({ id, ChoiceMark }) => (ChoiceMark ? [{ id, Mark: ChoiceMark }] : []));
+
+/** Layers that tools draw over each sheet. */
+export const SHEET_LAYERS = TOOLS.flatMap(({ id, SheetLayer }) => (SheetLayer ? [{ id, Layer: SheetLayer }] : []));

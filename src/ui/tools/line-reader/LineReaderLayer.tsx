@@ -1,0 +1,129 @@
+'use client';
+
+import { ArrowLeftRight, ChevronDown, ChevronUp, Minus, Plus } from 'lucide-react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import { lineAt, windowOf } from '@/core/view/lines';
+import { usePlayer, useToolState } from '../../player/PlayerContext';
+import type { SheetLayerProps } from '../types';
+import styles from './lineReader.module.css';
+import { useTextLines } from './useTextLines';
+
+interface LineReaderState {
+  readonly on: boolean;
+  readonly sheet: 'passage' | 'question';
+  /** Lines in the window, 1 to 5. */
+  readonly count: number;
+  /** First line of the window, per text. */
+  readonly at: Readonly<Record<string, number>>;
+}
+const KEEP_AFTER_MS = 400;
+const clampCount = (count: number) => Math.max(1, Math.min(5, count));
+
+/** A window of one to five real lines; the rest is dimmed but can still be pressed. */
+export function LineReaderLayer({ sheet, textId, contentRef }: SheetLayerProps) {
+  const { needs } = usePlayer();
+  const [state, keep] = useToolState<LineReaderState>('line-reader', {
+    on: needs.toolsOn.includes('line-reader'),
+    sheet: 'passage',
+    count: 1,
+    at: {},
+  });
+  const alone = typeof document !== 'undefined' && document.querySelectorAll('[data-text-root]').length < 2;
+  const active = state.on && (state.sheet === sheet || alone);
+  if (!active) return null;
+  return <Reader key={textId} {...{ sheet, textId, contentRef, state, keep, alone }} />;
+}
+
+interface ReaderProps extends SheetLayerProps {
+  readonly state: LineReaderState;
+  readonly keep: (change: Partial<LineReaderState>) => void;
+  readonly alone: boolean;
+}
+
+function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) {
+  const t = useTranslations('tools.line-reader');
+  const lines = useTextLines(contentRef, true);
+  const [first, setFirst] = useState(state.at[textId] ?? 0);
+  const count = clampCount(state.count);
+  const readerRef = useRef<HTMLDivElement>(null);
+  const dragging = useRef(false);
+  const last = Math.max(0, lines.length - count);
+  const shown = windowOf(lines, Math.min(first, last), count);
+
+  useEffect(() => {
+    if (state.at[textId] === first) return undefined;
+    const timer = setTimeout(() => keep({ at: { ...state.at, [textId]: first } }), KEEP_AFTER_MS);
+    return () => clearTimeout(timer);
+    // `keep` and `state` change with every event; only a moved window is worth keeping.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [first, textId]);
+
+  if (!shown) return null;
+  const move = (next: number) => {
+    setFirst(Math.max(0, Math.min(last, next)));
+    requestAnimationFrame(() => readerRef.current?.scrollIntoView({ block: 'nearest' }));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const steps: Readonly<Record<string, number>> = { ArrowDown: first + 1, ArrowUp: first - 1, Home: 0, End: last, PageDown: first + count, PageUp: first - count };
+    const next = steps[event.key];
+    if (next === undefined) return;
+    event.preventDefault();
+    move(next);
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    const root = contentRef.current;
+    if (!dragging.current || !root) return;
+    const line = lineAt(lines, event.clientY - root.getBoundingClientRect().top);
+    if (line >= 0) move(line);
+  };
+
+  return (
+    <div className={styles.layer} data-no-text="">
+      <div className={styles.dim} style={{ top: 0, height: Math.max(0, shown.top - 3) }} />
+      <div ref={readerRef} className={styles.window} style={{ top: shown.top - 3, height: shown.bottom - shown.top + 6 }} />
+      <div className={styles.dim} style={{ top: shown.bottom + 3, bottom: 0 }} />
+      <div className={styles.bar} style={{ top: shown.bottom + 6 }} role="group" aria-label={t('name')}>
+        <div
+          className={styles.handle}
+          role="slider"
+          tabIndex={0}
+          aria-label={t('handle')}
+          aria-orientation="vertical"
+          aria-valuemin={1}
+          aria-valuemax={Math.max(1, lines.length)}
+          aria-valuenow={first + 1}
+          aria-valuetext={t('position', { line: first + 1, lines: lines.length })}
+          onKeyDown={onKeyDown}
+          onPointerDown={(event) => {
+            dragging.current = true;
+            event.currentTarget.setPointerCapture(event.pointerId);
+          }}
+          onPointerMove={onPointerMove}
+          onPointerUp={() => {
+            dragging.current = false;
+          }}
+        >
+          {t('drag')}
+        </div>
+        <button type="button" aria-label={t('up')} title={t('up')} disabled={first <= 0} onClick={() => move(first - 1)}>
+          <ChevronUp size="1.2em" aria-hidden="true" />
+        </button>
+        <button type="button" aria-label={t('down')} title={t('down')} disabled={first >= last} onClick={() => move(first + 1)}>
+          <ChevronDown size="1.2em" aria-hidden="true" />
+        </button>
+        <button type="button" aria-label={t('fewer')} title={t('fewer')} disabled={count <= 1} onClick={() => keep({ count: count - 1 })}>
+          <Minus size="1.1em" aria-hidden="true" />
+        </button>
+        <button type="button" aria-label={t('more')} title={t('more')} disabled={count >= 5} onClick={() => keep({ count: count + 1 })}>
+          <Plus size="1.1em" aria-hidden="true" />
+        </button>
+        {!alone && (
+          <button type="button" aria-label={t(`to.${sheet}`)} title={t(`to.${sheet}`)} onClick={() => keep({ sheet: sheet === 'passage' ? 'question' : 'passage' })}>
+            <ArrowLeftRight size="1.1em" aria-hidden="true" />
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}

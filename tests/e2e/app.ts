@@ -1,0 +1,135 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect, type Page } from '@playwright/test';
+import Database from 'better-sqlite3';
+
+async function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const server = createServer();
+    server.once('error', reject);
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => (typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))));
+    });
+  });
+}
+
+/** A server of this test's own, with its own copy of the demo database. */
+export class App {
+  private process: ChildProcess | null = null;
+  constructor(
+    readonly port: number,
+    readonly folder: string,
+  ) {}
+
+  get url(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    this.process = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '--port', String(this.port)], {
+      env: { ...process.env, ABLE_DATA_DIR: this.folder, NODE_ENV: 'production' },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    await expect
+      .poll(() => fetch(`${this.url}/sign-in`).then((response) => response.status, () => 0), { timeout: 30_000, intervals: [100] })
+      .toBe(200);
+  }
+
+  /** Dies like in a power cut: no time to say goodbye. */
+  async kill(): Promise<void> {
+    const dying = this.process;
+    this.process = null;
+    if (!dying || dying.exitCode !== null) return;
+    const gone = new Promise((resolve) => dying.once('exit', resolve));
+    dying.kill('SIGKILL');
+    await gone;
+  }
+
+  /** Looks into the database, as an auditor would. */
+  query<Row>(sql: string, ...parameters: unknown[]): Row[] {
+    const db = new Database(join(this.folder, 'able-compass.sqlite'));
+    try {
+      return db.prepare<unknown[], Row>(sql).all(...parameters);
+    } finally {
+      db.close();
+    }
+  }
+
+  /** Changes the database behind the server's back, e.g. to let time pass. */
+  change(sql: string, ...parameters: unknown[]): void {
+    const db = new Database(join(this.folder, 'able-compass.sqlite'));
+    try {
+      db.prepare(sql).run(...parameters);
+    } finally {
+      db.close();
+    }
+  }
+}
+
+export const test = base.extend<{ app: App }>({
+  // eslint-disable-next-line no-empty-pattern
+  app: async ({}, use) => {
+    const template = process.env.ABLE_TEMPLATE;
+    if (template === undefined) throw new Error('the demo was not seeded');
+    const folder = mkdtempSync(join(tmpdir(), 'able-e2e-'));
+    cpSync(template, folder, { recursive: true });
+    const app = new App(await freePort(), folder);
+    await app.start();
+    await use(app);
+    await app.kill();
+    rmSync(folder, { recursive: true, force: true });
+  },
+});
+export { expect };
+
+export const PASSWORDS = {
+  wren: 'kelp-and-tide',
+  tomas: 'ferry-at-nine',
+  ines: 'grey-lantern',
+  bao: 'skerry-gull',
+  saoirse: 'storm-glass',
+  mikkel: 'north-channel',
+  petra: 'harbour-chalk',
+} as const;
+export type Name = keyof typeof PASSWORDS;
+
+export async function signIn(page: Page, app: App, name: Name): Promise<void> {
+  await page.goto(`${app.url}/sign-in`);
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORDS[name]);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(/\/(tests|desk)$/);
+}
+
+/** From sign-in to the first question. */
+export async function startTest(page: Page, app: App, name: Name = 'wren'): Promise<void> {
+  await signIn(page, app, name);
+  await page.getByRole('link', { name: /See what it asks/ }).click();
+  await page.getByRole('button', { name: /Start the test/ }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+}
+
+export const saved = (page: Page) => expect(page.getByText('All answers saved')).toBeVisible();
+
+/** Goes to a question by the trail; answers the gentle stop, if it comes, with going on. */
+export async function goTo(page: Page, number: number): Promise<void> {
+  await page.getByRole('navigation', { name: 'Question trail' }).getByRole('button', { name: new RegExp(`^Question ${number}:`) }).click();
+  await passReminder(page);
+  await expect(page.getByRole('heading', { name: `Question ${number}`, exact: true })).toBeVisible();
+}
+
+/** Presses Next and goes on past the gentle stop, if it comes. */
+export async function next(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Next' }).click();
+  await passReminder(page);
+}
+
+export async function passReminder(page: Page): Promise<void> {
+  const goOn = page.getByRole('button', { name: 'Go on anyway' });
+  await page.waitForTimeout(0);
+  if (await goOn.isVisible()) await goOn.click();
+}
