@@ -9,7 +9,8 @@ const address = `http://localhost:${port}`;
 ensureDependencies();
 if (fresh) {
   say(`beginning anew: ${dataDir} is emptied`);
-  for (const ending of ['', '-wal', '-shm']) rmSync(`${dataDir}/able-compass.sqlite${ending}`, { force: true });
+  for (const ending of ['', '-wal', '-shm'])
+    rmSync(`${dataDir}/able-compass.sqlite${ending}`, { force: true });
 }
 ensureBuild();
 say('database and demo data');

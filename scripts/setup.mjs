@@ -13,7 +13,10 @@ export const say = (words) => console.log(`\n▸ ${words}`);
 
 /** Runs a command and stops with its code when it fails. */
 export function run(command, args, { mayStop = false, env = {} } = {}) {
-  const { status, signal, error } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
+  const { status, signal, error } = spawnSync(command, args, {
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   if (error) {
     console.error(`could not run ${command}: ${error.message}`);
     process.exit(1);
@@ -45,15 +48,21 @@ export function ensureDependencies() {
 
 function filesBelow(folder) {
   return readdirSync(folder, { withFileTypes: true })
-    .flatMap((entry) => (entry.isDirectory() ? filesBelow(join(folder, entry.name)) : [join(folder, entry.name)]))
+    .flatMap((entry) =>
+      entry.isDirectory() ? filesBelow(join(folder, entry.name)) : [join(folder, entry.name)],
+    )
     .sort();
 }
 
 /** Builds the app for production when its sources changed. */
 export function ensureBuild() {
-  const sources = [...filesBelow('src'), ...filesBelow('messages'), 'package-lock.json', 'next.config.ts', 'tsconfig.json'].filter(
-    (file) => statSync(file).isFile() && !/\.test\.tsx?$/.test(file),
-  );
+  const sources = [
+    ...filesBelow('src'),
+    ...filesBelow('messages'),
+    'package-lock.json',
+    'next.config.ts',
+    'tsconfig.json',
+  ].filter((file) => statSync(file).isFile() && !/\.test\.tsx?$/.test(file));
   const stamp = '.next/able-stamp';
   const wanted = digest(sources.flatMap((file) => [file, readFileSync(file)]));
   if (unchanged(stamp, wanted)) return;

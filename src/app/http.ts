@@ -55,7 +55,8 @@ export async function answer(work: () => unknown, changes = false): Promise<Resp
     const result = await work();
     return result instanceof Response ? result : NextResponse.json(result ?? {});
   } catch (error) {
-    if (error instanceof Refusal) return NextResponse.json({ code: error.code, ...error.details }, { status: error.status });
+    if (error instanceof Refusal)
+      return NextResponse.json({ code: error.code, ...error.details }, { status: error.status });
     console.error(error);
     return NextResponse.json({ code: 'error' }, { status: 500 });
   }

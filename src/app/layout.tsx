@@ -4,7 +4,10 @@ import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { cssVariables, SCHEMES } from '@/core/view/schemes';
 
-export const metadata: Metadata = { title: 'Able Compass', description: 'Take a test, with everything you need to show what you know.' };
+export const metadata: Metadata = {
+  title: 'Able Compass',
+  description: 'Take a test, with everything you need to show what you know.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 /** Every scheme as custom properties; the page names one in `data-scheme`. */

@@ -6,8 +6,13 @@ export function flag(name: string, args: readonly string[] = process.argv.slice(
 }
 
 /** What is not a flag nor a flag's value. */
-export function positional(withValue: readonly string[], args: readonly string[] = process.argv.slice(2)): string[] {
-  return args.filter((one, i) => !one.startsWith('--') && !withValue.some((name) => args[i - 1] === `--${name}`));
+export function positional(
+  withValue: readonly string[],
+  args: readonly string[] = process.argv.slice(2),
+): string[] {
+  return args.filter(
+    (one, i) => !one.startsWith('--') && !withValue.some((name) => args[i - 1] === `--${name}`),
+  );
 }
 
 /** Ends with a message people can act on. */

@@ -11,7 +11,13 @@ export interface DemoPerson {
   readonly about: string;
 }
 
-const student = (signInName: string, displayName: string, password: string, needs: Partial<AccessNeeds>, about: string): DemoPerson => ({
+const student = (
+  signInName: string,
+  displayName: string,
+  password: string,
+  needs: Partial<AccessNeeds>,
+  about: string,
+): DemoPerson => ({
   signInName,
   displayName,
   role: 'student',
@@ -24,9 +30,40 @@ const student = (signInName: string, displayName: string, password: string, need
 export const DEMO_PEOPLE: readonly DemoPerson[] = [
   student('wren', 'Wren Halloran', 'kelp-and-tide', {}, 'no special needs'),
   student('tomas', 'Tomas Okafor', 'ferry-at-nine', { timeMultiplier: 1.5 }, 'half as much time again'),
-  student('ines', 'Ines Lindqvist', 'grey-lantern', { scheme: 'dusk', magnification: 1.5 }, 'dark scheme, 150 %'),
-  student('bao', 'Bao Reyes', 'skerry-gull', { toolsOn: ['line-reader', 'eliminator'] }, 'line reader and eliminator on'),
-  student('saoirse', 'Saoirse Patel', 'storm-glass', { scheme: 'lantern', magnification: 2, timeMultiplier: 2 }, 'yellow on black, 200 %, double time'),
-  student('mikkel', 'Mikkel Adeyemi', 'north-channel', { scheme: 'mist', timeMultiplier: 1.25, toolsOn: ['eliminator'] }, 'blue-grey scheme, a quarter more time'),
-  { signInName: 'petra', displayName: 'Petra Vance', role: 'teacher', password: 'harbour-chalk', needs: {}, about: 'teacher' },
+  student(
+    'ines',
+    'Ines Lindqvist',
+    'grey-lantern',
+    { scheme: 'dusk', magnification: 1.5 },
+    'dark scheme, 150 %',
+  ),
+  student(
+    'bao',
+    'Bao Reyes',
+    'skerry-gull',
+    { toolsOn: ['line-reader', 'eliminator'] },
+    'line reader and eliminator on',
+  ),
+  student(
+    'saoirse',
+    'Saoirse Patel',
+    'storm-glass',
+    { scheme: 'lantern', magnification: 2, timeMultiplier: 2 },
+    'yellow on black, 200 %, double time',
+  ),
+  student(
+    'mikkel',
+    'Mikkel Adeyemi',
+    'north-channel',
+    { scheme: 'mist', timeMultiplier: 1.25, toolsOn: ['eliminator'] },
+    'blue-grey scheme, a quarter more time',
+  ),
+  {
+    signInName: 'petra',
+    displayName: 'Petra Vance',
+    role: 'teacher',
+    password: 'harbour-chalk',
+    needs: {},
+    about: 'teacher',
+  },
 ];

@@ -3,7 +3,8 @@ import type { Problem } from '@/core/qti/problem';
 import { filesAt } from '@/server/library/files';
 import { positional, stop } from './arguments';
 
-const line = (one: Problem) => `${one.severity === 'error' ? 'refused' : 'set aside'}  ${one.file}:${one.line}  ${one.message} [${one.code}]`;
+const line = (one: Problem) =>
+  `${one.severity === 'error' ? 'refused' : 'set aside'}  ${one.file}:${one.line}  ${one.message} [${one.code}]`;
 
 /** npm run package:check -- DIR_OR_ZIP [--json]: the import report alone. Exit 0 deliverable, 1 not, 2 unreadable. */
 function main(): void {
@@ -16,7 +17,9 @@ function main(): void {
       return;
     }
     for (const problem of problems) process.stdout.write(`${line(problem)}\n`);
-    process.stdout.write(`${items} items and ${tests} tests can be delivered; ${deliverable ? 'nothing is refused' : 'something is refused'}\n`);
+    process.stdout.write(
+      `${items} items and ${tests} tests can be delivered; ${deliverable ? 'nothing is refused' : 'something is refused'}\n`,
+    );
   };
   try {
     const content = readPackage(filesAt(path));

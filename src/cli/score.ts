@@ -21,7 +21,10 @@ function main(): void {
   try {
     rows = JSON.parse(readFileSync(responsesPath, 'utf8'));
   } catch (error) {
-    return stop(`${responsesPath} cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}`, 2);
+    return stop(
+      `${responsesPath} cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}`,
+      2,
+    );
   }
   if (!Array.isArray(rows)) return stop(`${responsesPath} does not hold a list`, 2);
   const text = `${JSON.stringify(scoreRows(content, rows), null, 2)}\n`;

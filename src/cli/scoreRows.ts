@@ -10,7 +10,15 @@ const scalar = z.union([z.string(), z.number(), z.boolean()]);
 const row = z.object({
   item: z.string(),
   responses: z
-    .record(z.string(), z.union([z.null(), scalar, z.array(z.union([scalar, z.null()])), z.record(z.string(), z.union([scalar, z.null()]))]))
+    .record(
+      z.string(),
+      z.union([
+        z.null(),
+        scalar,
+        z.array(z.union([scalar, z.null()])),
+        z.record(z.string(), z.union([scalar, z.null()])),
+      ]),
+    )
     .default({}),
 });
 type Given = z.infer<typeof row>['responses'][string];
@@ -28,7 +36,9 @@ function toRaw(given: Given): RawResponse {
   if (given === null) return null;
   if (Array.isArray(given)) return given.filter((one) => one !== null).map(String);
   if (typeof given === 'object') {
-    return Object.fromEntries(Object.entries(given).map(([name, one]) => [name, one === null ? null : String(one)]));
+    return Object.fromEntries(
+      Object.entries(given).map(([name, one]) => [name, one === null ? null : String(one)]),
+    );
   }
   return String(given);
 }
@@ -37,9 +47,11 @@ function errorIn(item: Item, responses: Readonly<Record<string, RawResponse>>): 
   for (const [name, raw] of Object.entries(responses)) {
     const declared = item.responses.find((one) => one.identifier === name);
     if (!declared) return `the item has no response ${name}`;
-    if (Array.isArray(raw) && declared.cardinality === 'single' && raw.length > 1) return readResponse(raw, declared).problem;
+    if (Array.isArray(raw) && declared.cardinality === 'single' && raw.length > 1)
+      return readResponse(raw, declared).problem;
     const isRecord = raw !== null && typeof raw === 'object' && !Array.isArray(raw);
-    if (isRecord !== (declared.cardinality === 'record') && raw !== null) return readResponse(raw, declared).problem;
+    if (isRecord !== (declared.cardinality === 'record') && raw !== null)
+      return readResponse(raw, declared).problem;
   }
   return null;
 }
@@ -50,7 +62,10 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
     const read = row.safeParse(given);
     if (!read.success) {
       const name = typeof given === 'object' && given !== null && 'item' in given ? String(given.item) : '';
-      return { item: name, error: `row ${i + 1}: ${read.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; ')}` };
+      return {
+        item: name,
+        error: `row ${i + 1}: ${read.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; ')}`,
+      };
     }
     const { item: identifier, responses } = read.data;
     const item = content.items.get(identifier);
@@ -61,7 +76,9 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
     const score = scoreItem(item, raw, seededRandom(identifier));
     return {
       item: identifier,
-      outcomes: Object.fromEntries(Object.entries(score.outcomes).map(([name, value]) => [name, toJson(value)])),
+      outcomes: Object.fromEntries(
+        Object.entries(score.outcomes).map(([name, value]) => [name, toJson(value)]),
+      ),
       progress: score.progress,
       scoredBy: score.scoredBy,
     };

@@ -23,7 +23,8 @@ async function main(): Promise<void> {
   for (const name of readdirSync(root).sort()) {
     const imported = importPackage(db, filesAt(join(root, name)));
     const { content } = imported;
-    for (const one of content.problems) process.stdout.write(`  ${one.severity}: ${one.file}:${one.line}: ${one.message}\n`);
+    for (const one of content.problems)
+      process.stdout.write(`  ${one.severity}: ${one.file}:${one.line}: ${one.message}\n`);
     process.stdout.write(`imported ${name}: ${content.items.size} items, ${content.tests.length} tests\n`);
     testIds.push(...imported.testIds);
   }

@@ -12,7 +12,9 @@ async function freePort(): Promise<number> {
     server.once('error', reject);
     server.listen(0, '127.0.0.1', () => {
       const address = server.address();
-      server.close(() => (typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))));
+      server.close(() =>
+        typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port')),
+      );
     });
   });
 }
@@ -30,12 +32,23 @@ export class App {
   }
 
   async start(): Promise<void> {
-    this.process = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '--port', String(this.port)], {
-      env: { ...process.env, ABLE_DATA_DIR: this.folder, NODE_ENV: 'production' },
-      stdio: ['ignore', 'ignore', 'inherit'],
-    });
+    this.process = spawn(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'start', '--port', String(this.port)],
+      {
+        env: { ...process.env, ABLE_DATA_DIR: this.folder, NODE_ENV: 'production' },
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    );
     await expect
-      .poll(() => fetch(`${this.url}/sign-in`).then((response) => response.status, () => 0), { timeout: 30_000, intervals: [100] })
+      .poll(
+        () =>
+          fetch(`${this.url}/sign-in`).then(
+            (response) => response.status,
+            () => 0,
+          ),
+        { timeout: 30_000, intervals: [100] },
+      )
       .toBe(200);
   }
 
@@ -117,7 +130,10 @@ export const saved = (page: Page) => expect(page.getByText('All answers saved'))
 
 /** Goes to a question by the trail; answers the gentle stop, if it comes, with going on. */
 export async function goTo(page: Page, number: number): Promise<void> {
-  await page.getByRole('navigation', { name: 'Question trail' }).getByRole('button', { name: new RegExp(`^Question ${number}:`) }).click();
+  await page
+    .getByRole('navigation', { name: 'Question trail' })
+    .getByRole('button', { name: new RegExp(`^Question ${number}:`) })
+    .click();
   await passReminder(page);
   await expect(page.getByRole('heading', { name: `Question ${number}`, exact: true })).toBeVisible();
 }

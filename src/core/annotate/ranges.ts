@@ -9,7 +9,12 @@ export interface Range<C extends string = string> {
  * Paints a stretch, or takes paint away with `null`. What it covers changes, what it only touches in the same colour
  * joins it; the result is sorted and free of overlaps.
  */
-export function paint<C extends string>(ranges: readonly Range<C>[], start: number, end: number, colour: C | null): Range<C>[] {
+export function paint<C extends string>(
+  ranges: readonly Range<C>[],
+  start: number,
+  end: number,
+  colour: C | null,
+): Range<C>[] {
   if (end <= start) return [...ranges];
   const kept = ranges.flatMap((range): Range<C>[] => {
     const before = { ...range, end: Math.min(range.end, start) };

@@ -30,7 +30,14 @@ const flagged = z.object({ ...stamp, type: z.literal('flagged'), item: name, on:
 const seen = z.object({ ...stamp, type: z.literal('seen'), item: name, units: z.array(name).max(500) });
 /** The gentle stop about something never seen was shown once. */
 const reminded = z.object({ ...stamp, type: z.literal('reminded'), item: name });
-const struck = z.object({ ...stamp, type: z.literal('struck'), item: name, response: name, choice: name, on: z.boolean() });
+const struck = z.object({
+  ...stamp,
+  type: z.literal('struck'),
+  item: name,
+  response: name,
+  choice: name,
+  on: z.boolean(),
+});
 const highlighted = z.object({
   ...stamp,
   type: z.literal('highlighted'),
@@ -43,18 +50,39 @@ const highlighted = z.object({
   /** null takes highlighting away from the range. */
   colour: z.enum(['marigold', 'kelp', 'heather']).nullable(),
 });
-const highlightsCleared = z.object({ ...stamp, type: z.literal('highlights-cleared'), text: name.nullable() });
+const highlightsCleared = z.object({
+  ...stamp,
+  type: z.literal('highlights-cleared'),
+  text: name.nullable(),
+});
 /** What a tool keeps: small, its own business; checked by the tool when it reads it back. */
-const toolKept = z.object({ ...stamp, type: z.literal('tool-kept'), tool: name, state: z.record(z.string(), z.unknown()) });
+const toolKept = z.object({
+  ...stamp,
+  type: z.literal('tool-kept'),
+  tool: name,
+  state: z.record(z.string(), z.unknown()),
+});
 
 const begun = z.object({ ...stamp, type: z.literal('begun'), limit: z.number().int().positive().nullable() });
 const resumed = z.object({ ...stamp, type: z.literal('resumed'), by: name });
-const stopped = z.object({ ...stamp, type: z.literal('stopped'), reason: z.enum(['asked', 'lost', 'moved']) });
+const stopped = z.object({
+  ...stamp,
+  type: z.literal('stopped'),
+  reason: z.enum(['asked', 'lost', 'moved']),
+});
 const handedIn = z.object({ ...stamp, type: z.literal('handed-in'), reason: z.enum(['asked', 'time']) });
 
 /** What a browser may send. */
 export const browserEvent = z.discriminatedUnion('type', [
-  answered, opened, flagged, seen, reminded, struck, highlighted, highlightsCleared, toolKept,
+  answered,
+  opened,
+  flagged,
+  seen,
+  reminded,
+  struck,
+  highlighted,
+  highlightsCleared,
+  toolKept,
 ]);
 /** What only the server says. */
 export const serverEvent = z.discriminatedUnion('type', [begun, resumed, stopped, handedIn]);

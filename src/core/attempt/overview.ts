@@ -24,7 +24,12 @@ export function standingOf(progress: ItemProgress, opened: boolean): Standing {
 }
 
 /** One question's line. */
-export function overviewOf(test: DeliveredTest, state: AttemptState, ref: string, number: number): QuestionOverview | null {
+export function overviewOf(
+  test: DeliveredTest,
+  state: AttemptState,
+  ref: string,
+  number: number,
+): QuestionOverview | null {
   const item = test.items[ref];
   if (!item) return null;
   const own = itemOf(state, ref);

@@ -1,7 +1,14 @@
 import { paint } from '../annotate/ranges';
 import { responseTexts } from '../item/response';
 import type { AttemptEvent } from './events';
-import { itemOf, NEW_ATTEMPT, type AttemptState, type Highlight, type ItemState, type Responses } from './state';
+import {
+  itemOf,
+  NEW_ATTEMPT,
+  type AttemptState,
+  type Highlight,
+  type ItemState,
+  type Responses,
+} from './state';
 import { GRACE, isOver } from './timing';
 
 /** Steps of undo kept per question. */
@@ -11,7 +18,11 @@ const TYPING_PAUSE = 1500;
 
 type Answered = Extract<AttemptEvent, { type: 'answered' }>;
 
-const withItem = (state: AttemptState, ref: string, change: (item: ItemState) => Partial<ItemState>): AttemptState => {
+const withItem = (
+  state: AttemptState,
+  ref: string,
+  change: (item: ItemState) => Partial<ItemState>,
+): AttemptState => {
   const item = itemOf(state, ref);
   return { ...state, items: { ...state.items, [ref]: { ...item, ...change(item) } } };
 };
@@ -43,7 +54,12 @@ function answer(item: ItemState, event: Answered): Partial<ItemState> {
   const answeredAt = { ...item.answeredAt, ...Object.fromEntries(names.map((name) => [name, event.at])) };
   const base = { responses, answeredAt, struck: withoutChosen(item.struck, changes) };
   if (event.how === 'undo') {
-    return { ...base, typing: null, past: item.past.slice(0, -1), future: [item.responses, ...item.future].slice(0, UNDO_DEPTH) };
+    return {
+      ...base,
+      typing: null,
+      past: item.past.slice(0, -1),
+      future: [item.responses, ...item.future].slice(0, UNDO_DEPTH),
+    };
   }
   const past = [...item.past, item.responses].slice(-UNDO_DEPTH);
   if (event.how === 'redo') return { ...base, typing: null, past, future: item.future.slice(1) };
@@ -67,9 +83,13 @@ function highlight(state: AttemptState, event: Extract<AttemptEvent, { type: 'hi
 }
 
 /** The words of a stretch, put together from the quotes that cover it. */
-function wordsFrom(pieces: readonly { start: number; end: number; exact: string }[], start: number, end: number): string {
+function wordsFrom(
+  pieces: readonly { start: number; end: number; exact: string }[],
+  start: number,
+  end: number,
+): string {
   let text = '';
-  for (let at = start; at < end; ) {
+  for (let at = start; at < end;) {
     const piece = pieces.find((one) => one.start <= at && one.end > at);
     if (!piece) return text;
     const until = Math.min(end, piece.end);
@@ -97,7 +117,8 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
       return { ...state, phase: 'running', timing: { ...state.timing, runningSince: event.at } };
     case 'stopped':
     case 'handed-in': {
-      if (state.phase !== 'running' && !(state.phase === 'stopped' && event.type === 'handed-in')) return state;
+      if (state.phase !== 'running' && !(state.phase === 'stopped' && event.type === 'handed-in'))
+        return state;
       const { runningSince, used } = state.timing;
       const stretch = runningSince === null ? 0 : Math.max(0, event.at - runningSince);
       return {
@@ -129,7 +150,10 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
       return { ...state, highlights };
     }
     case 'tool-kept':
-      return { ...state, tools: { ...state.tools, [event.tool]: { ...state.tools[event.tool], ...event.state } } };
+      return {
+        ...state,
+        tools: { ...state.tools, [event.tool]: { ...state.tools[event.tool], ...event.state } },
+      };
   }
 }
 

@@ -61,7 +61,10 @@ export interface InteractionDefinition<Model extends InteractionModel = Interact
   readonly shuffles?: readonly string[];
   /** Cardinalities and base types its response may be declared with. */
   readonly binds: readonly { readonly cardinality: Cardinality; readonly baseTypes: readonly BaseType[] }[];
-  read(element: XmlElement, context: ReadContext): Omit<Model, keyof InteractionModel> & Partial<InteractionModel>;
+  read(
+    element: XmlElement,
+    context: ReadContext,
+  ): Omit<Model, keyof InteractionModel> & Partial<InteractionModel>;
   progress(model: Model, response: RawResponse, shape: ResponseShape): Progress;
 }
 

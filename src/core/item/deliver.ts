@@ -72,7 +72,11 @@ export function deliverItem(item: Item, ref: string, seed: string): DeliveredIte
   return {
     ref,
     body: deliverContent(item.body, seededRandom(`${seed}/${ref}`)),
-    responses: item.responses.map(({ identifier, cardinality, baseType }) => ({ identifier, cardinality, baseType })),
+    responses: item.responses.map(({ identifier, cardinality, baseType }) => ({
+      identifier,
+      cardinality,
+      baseType,
+    })),
     stimuli: item.stimuli,
     points: maximumScore(item),
   };
@@ -89,7 +93,11 @@ function select(section: Section, random: () => number): Section['children'] {
   const { children, selection } = section;
   if (!selection || selection.select >= children.length) return children;
   const required = children.filter((child) => child.required);
-  const rest = shuffled(children.filter((child) => !child.required), random, () => false);
+  const rest = shuffled(
+    children.filter((child) => !child.required),
+    random,
+    () => false,
+  );
   const taken = new Set([...required, ...rest.slice(0, Math.max(0, selection.select - required.length))]);
   return children.filter((child) => taken.has(child));
 }
@@ -97,7 +105,8 @@ function select(section: Section, random: () => number): Section['children'] {
 function assetsIn(content: Content, found: Set<string>): void {
   for (const node of content) {
     if (node.kind === 'element') {
-      for (const link of [node.attributes.src, node.attributes.poster]) if (link && node.namespace === 'html') found.add(link);
+      for (const link of [node.attributes.src, node.attributes.poster])
+        if (link && node.namespace === 'html') found.add(link);
     }
     if (node.kind === 'interaction') assetsInModel(node.interaction, found);
     if ('children' in node) assetsIn(node.children, found);
@@ -131,7 +140,9 @@ export function deliverTest(
     sections: part.sections.map((section) => ({
       identifier: section.identifier,
       title: section.title,
-      directions: section.rubrics.filter((one) => one.views.includes('candidate')).flatMap((one) => [...one.content]),
+      directions: section.rubrics
+        .filter((one) => one.views.includes('candidate'))
+        .flatMap((one) => [...one.content]),
       items: chosenRefs(section, random).flatMap((ref) => {
         const item = items.get(ref.item);
         if (!item) return [];
@@ -151,7 +162,15 @@ export function deliverTest(
   }));
   const partLimits = test.parts.map((part) => part.timeLimits.maximum);
   const timeLimit = test.timeLimits.maximum ?? (partLimits.length === 1 ? (partLimits[0] ?? null) : null);
-  return { title: test.title, directions: directionsOf(test), timeLimit, parts, items: delivered, stimuli: used, assets: [...found] };
+  return {
+    title: test.title,
+    directions: directionsOf(test),
+    timeLimit,
+    parts,
+    items: delivered,
+    stimuli: used,
+    assets: [...found],
+  };
 }
 
 /** The question references of a delivered test, in the order they are met. */

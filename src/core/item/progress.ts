@@ -76,7 +76,10 @@ function gather(missing: readonly Missing[]): Missing[] {
 }
 
 /** How far an answer is, part by part (items.md, "How far an answer is"). An item without interactions is complete. */
-export function progressOfItem(item: Answerable, responses: Readonly<Record<string, RawResponse>>): ItemProgress {
+export function progressOfItem(
+  item: Answerable,
+  responses: Readonly<Record<string, RawResponse>>,
+): ItemProgress {
   const parts = partsOf(item.body).map((part): PartProgress => {
     const progresses = part.interactions.map((interaction) => {
       const definition = interactionOf(interaction.type);

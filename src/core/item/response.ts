@@ -1,12 +1,5 @@
 import type { ResponseDeclaration } from './declarations';
-import {
-  container,
-  parseScalar,
-  single,
-  type Scalar,
-  type SingleValue,
-  type Value,
-} from './value';
+import { container, parseScalar, single, type Scalar, type SingleValue, type Value } from './value';
 
 /**
  * A response as it is kept and sent: QTI's own lexical forms in JSON. `"A"`, `["A","B"]`, `["A G1"]` for pairs,
@@ -64,7 +57,10 @@ export function readResponse(raw: RawResponse, declaration: ResponseDeclaration)
   if (declaration.cardinality === 'single') {
     const [only] = scalars;
     if (only === undefined || scalars.length > 1) {
-      return { value: null, problem: `${declaration.identifier} takes one value, ${scalars.length} were given` };
+      return {
+        value: null,
+        problem: `${declaration.identifier} takes one value, ${scalars.length} were given`,
+      };
     }
     return { value: single(baseType, only), problem: null };
   }

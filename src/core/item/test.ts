@@ -82,4 +82,6 @@ export function itemRefsOf(test: Test): ItemRef[] {
 
 /** The directions a student reads before the test: rubric blocks for the candidate at test level. */
 export const directionsOf = (test: Test): Content =>
-  test.rubrics.filter((rubric) => rubric.views.includes('candidate')).flatMap((rubric) => [...rubric.content]);
+  test.rubrics
+    .filter((rubric) => rubric.views.includes('candidate'))
+    .flatMap((rubric) => [...rubric.content]);

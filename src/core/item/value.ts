@@ -109,8 +109,7 @@ export function valuesEqual(a: Value, b: Value): boolean {
   const left = scalarsOf(a);
   const right = [...scalarsOf(b)];
   if (left.length !== right.length) return false;
-  const baseType =
-    a.baseType === 'float' || b.baseType === 'float' ? 'float' : a.baseType;
+  const baseType = a.baseType === 'float' || b.baseType === 'float' ? 'float' : a.baseType;
   if (a.cardinality === 'ordered' || b.cardinality === 'ordered') {
     return left.every((value, i) => {
       const other = right[i];
@@ -167,12 +166,14 @@ export function formatScalar(scalar: Scalar): string {
 }
 
 /** The simplest JSON for a value: numbers and booleans as such, pairs and points as QTI writes them. */
-export type JsonValue = string | number | boolean | null | readonly JsonValue[] | { readonly [key: string]: JsonValue };
+export type JsonValue =
+  string | number | boolean | null | readonly JsonValue[] | { readonly [key: string]: JsonValue };
 export function toJson(value: Value): JsonValue {
   if (value === null) return null;
   if (value.cardinality === 'record') {
     return Object.fromEntries(Object.entries(value.fields).map(([name, field]) => [name, toJson(field)]));
   }
-  const plain = (scalar: Scalar) => (Array.isArray(scalar) ? scalar.join(' ') : (scalar as string | number | boolean));
+  const plain = (scalar: Scalar) =>
+    Array.isArray(scalar) ? scalar.join(' ') : (scalar as string | number | boolean);
   return value.cardinality === 'single' ? plain(value.value) : value.values.map(plain);
 }

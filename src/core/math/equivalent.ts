@@ -57,7 +57,9 @@ function compareExactly(a: MathNode, b: MathNode): Verdict {
 const usesDegrees = (node: MathNode) => {
   const field = new Field();
   const value = attempt(() => exactValue(node, field));
-  return typeof value === 'object' && [...value.num.values()].some((t) => t.m.powers.some(([g]) => g === '°'));
+  return (
+    typeof value === 'object' && [...value.num.values()].some((t) => t.m.powers.some(([g]) => g === '°'))
+  );
 };
 
 function sameExpression(a: MathNode, b: MathNode, tolerance: number): boolean {
@@ -68,7 +70,9 @@ function sameExpression(a: MathNode, b: MathNode, tolerance: number): boolean {
     if (usesDegrees(a) !== usesDegrees(b)) return false;
     const field = new Field();
     const exact = attempt(() => {
-      const difference = field.asRational(field.add(exactValue(a, field), field.negate(exactValue(b, field))));
+      const difference = field.asRational(
+        field.add(exactValue(a, field), field.negate(exactValue(b, field))),
+      );
       return difference && { difference };
     });
     if (typeof exact === 'object' && exact) {
@@ -81,7 +85,12 @@ function sameExpression(a: MathNode, b: MathNode, tolerance: number): boolean {
 }
 
 const FLIPPED: Readonly<Record<RelationOp, RelationOp>> = {
-  '=': '=', '!=': '!=', '<': '>', '>': '<', '<=': '>=', '>=': '<=',
+  '=': '=',
+  '!=': '!=',
+  '<': '>',
+  '>': '<',
+  '<=': '>=',
+  '>=': '<=',
 };
 
 interface Side {
@@ -97,11 +106,17 @@ function sides(node: Extract<MathNode, { t: 'rel' }>): Side[] {
     if (!left || !right) return [];
     const turned = op === '>' || op === '>=';
     const [a, b] = turned ? [right, left] : [left, right];
-    return [{ op: turned ? FLIPPED[op] : op, difference: { t: 'add' as const, args: [a, { t: 'neg' as const, arg: b }] } }];
+    return [
+      {
+        op: turned ? FLIPPED[op] : op,
+        difference: { t: 'add' as const, args: [a, { t: 'neg' as const, arg: b }] },
+      },
+    ];
   });
 }
 
-const isVariable = (generator: string) => !/^\d+$/.test(generator) && !['pi', 'e', '°'].includes(generator) && !generator.startsWith('@');
+const isVariable = (generator: string) =>
+  !/^\d+$/.test(generator) && !['pi', 'e', '°'].includes(generator) && !generator.startsWith('@');
 
 /** The part of a polynomial that stands with one product of variables. */
 function coefficientsByVariables(polynomial: p.Polynomial): Map<string, p.Polynomial> {
@@ -168,7 +183,9 @@ const evaluateAsNode = (value: number): MathNode => {
 function sameRelation(a: Side, b: Side): boolean {
   if (a.op !== b.op) return false;
   const field = new Field();
-  const factor = attempt(() => constantFactor(exactValue(a.difference, field), exactValue(b.difference, field), field));
+  const factor = attempt(() =>
+    constantFactor(exactValue(a.difference, field), exactValue(b.difference, field), field),
+  );
   if (factor === 'undefined') return false;
   const sign = typeof factor === 'number' ? factor : numericFactor(a.difference, b.difference);
   return a.op === '=' || a.op === '!=' ? sign !== 0 : sign > 0;

@@ -62,7 +62,11 @@ function power(base: Quotient, exponent: Quotient, field: Field): Quotient {
     .map((term) => {
       const c = q.multiply(term.c, scaleDown);
       if (term.m.key === '') return power(base, field.constant(c), field);
-      const kernel = primePowers(base, { num: p.fromTerms([{ c: q.ONE, m: term.m }]), den: p.constant(q.ONE) }, field);
+      const kernel = primePowers(
+        base,
+        { num: p.fromTerms([{ c: q.ONE, m: term.m }]), den: p.constant(q.ONE) },
+        field,
+      );
       return power(kernel, field.constant(c), field);
     })
     .reduce((a, b) => field.multiply(a, b));
@@ -75,7 +79,10 @@ function primePowers(base: Quotient, exponent: Quotient, field: Field): Quotient
     return field.opaque('power', base, exponent);
   }
   let result = field.constant(q.ONE);
-  for (const [part, direction] of [[Number(value.n), 1], [Number(value.d), -1]] as const) {
+  for (const [part, direction] of [
+    [Number(value.n), 1],
+    [Number(value.d), -1],
+  ] as const) {
     let rest = part;
     for (let prime = 2; rest > 1; prime += 1) {
       let count = 0;
@@ -106,8 +113,11 @@ function exactSine(turns: q.Rational, field: Field): Quotient | null {
   const k = Number(((twelfths.n % 24n) + 24n) % 24n);
   const half = (value: Quotient) => field.multiply(value, field.constant(q.rational(1, 2)));
   const table: Readonly<Record<number, Quotient>> = {
-    0: field.constant(q.ZERO), 2: field.constant(q.rational(1, 2)), 3: half(field.rootOfNumber(2)),
-    4: half(field.rootOfNumber(3)), 6: field.constant(q.ONE),
+    0: field.constant(q.ZERO),
+    2: field.constant(q.rational(1, 2)),
+    3: half(field.rootOfNumber(2)),
+    4: half(field.rootOfNumber(3)),
+    6: field.constant(q.ONE),
   };
   const upper = k >= 12 ? k - 12 : k;
   const value = table[upper > 6 ? 12 - upper : upper];
@@ -165,7 +175,10 @@ function inDegrees(angle: Quotient, field: Field): Quotient {
   const num = p.fromTerms(
     terms.map((term) => ({
       c: q.divide(term.c, q.rational(180)),
-      m: p.multiplyMonomials(p.monomial(term.m.powers.filter(([g]) => g !== '°')), p.generator('pi').values().next().value?.m ?? p.UNIT),
+      m: p.multiplyMonomials(
+        p.monomial(term.m.powers.filter(([g]) => g !== '°')),
+        p.generator('pi').values().next().value?.m ?? p.UNIT,
+      ),
     })),
   );
   return field.multiply({ num, den: angle.den }, field.constant(q.ONE));
@@ -177,7 +190,10 @@ function logarithm(arg: Quotient, field: Field): Quotient {
   if (value) {
     if (q.sign(value) <= 0) throw new Undefined('a logarithm of a number that is not positive');
     let sum = field.constant(q.ZERO);
-    for (const [part, direction] of [[value.n, 1], [value.d, -1]] as const) {
+    for (const [part, direction] of [
+      [value.n, 1],
+      [value.d, -1],
+    ] as const) {
       let rest = part;
       for (let prime = 2n; rest > 1n; prime += 1n) {
         if (prime > 20_000n) throw new q.TooLarge();
@@ -194,7 +210,8 @@ function logarithm(arg: Quotient, field: Field): Quotient {
   const [term, more] = [...arg.num.values()];
   if (term && !more && p.asRational(arg.den) && term.m.powers.length === 1 && q.equals(term.c, q.ONE)) {
     const [power] = term.m.powers;
-    if (power?.[0] === 'e' && field.equal(arg, { num: arg.num, den: p.constant(q.ONE) })) return field.constant(power[1]);
+    if (power?.[0] === 'e' && field.equal(arg, { num: arg.num, den: p.constant(q.ONE) }))
+      return field.constant(power[1]);
   }
   return field.opaque('ln', arg);
 }

@@ -16,7 +16,12 @@ export class Undefined extends Error {}
 type Kernel =
   | { readonly kind: 'radicand'; readonly of: Polynomial }
   | { readonly kind: 'abs'; readonly of: Polynomial }
-  | { readonly kind: 'fn'; readonly name: FunctionName | 'power'; readonly of: Quotient; readonly second: Quotient | null };
+  | {
+      readonly kind: 'fn';
+      readonly name: FunctionName | 'power';
+      readonly of: Quotient;
+      readonly second: Quotient | null;
+    };
 
 const TWO = q.rational(2);
 const ONE_POLY = p.constant(q.ONE);
@@ -202,9 +207,12 @@ export class Field {
       if (negative && n % 2 === 0 && numeric) throw new Undefined('even root of a negative number');
       if (!negative || n % 2 === 1) {
         const size = numericRoot(negative ? q.negate(only.c) : only.c, n);
-        const rooted = only.m.powers.reduce<Polynomial>((product, [g, e]) => {
-          return this.times(product, this.rootOfGenerator(g, e, n));
-        }, this.times(ONE_POLY, size));
+        const rooted = only.m.powers.reduce<Polynomial>(
+          (product, [g, e]) => {
+            return this.times(product, this.rootOfGenerator(g, e, n));
+          },
+          this.times(ONE_POLY, size),
+        );
         return negative ? p.scale(rooted, q.rational(-1)) : rooted;
       }
     }

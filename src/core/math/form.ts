@@ -30,7 +30,8 @@ function isSimplest(node: MathNode): boolean {
     }
     if (inner.t === 'root') {
       const [index, radicand] = [wholeNumber(inner.index), ungroup(inner.arg)];
-      if (radicand.t === 'div' && wholeNumber(radicand.a) !== null && wholeNumber(radicand.b) !== null) return false;
+      if (radicand.t === 'div' && wholeNumber(radicand.a) !== null && wholeNumber(radicand.b) !== null)
+        return false;
       const value = wholeNumber(radicand);
       if (value !== null && index !== null && hasPowerFactor(value, Number(index))) return false;
     }
@@ -120,7 +121,9 @@ function isDifferenceOfSquares(terms: readonly p.Term[]): boolean {
   const square = (term: p.Term) => {
     const size = term.c.n < 0n ? -term.c.n : term.c.n;
     const root = BigInt(Math.round(Math.sqrt(Number(size))));
-    return root * root === size && term.c.d === 1n && term.m.powers.every(([, e]) => e.d === 1n && e.n % 2n === 0n);
+    return (
+      root * root === size && term.c.d === 1n && term.m.powers.every(([, e]) => e.d === 1n && e.n % 2n === 0n)
+    );
   };
   return terms.every(square) && terms.filter((term) => q.sign(term.c) < 0).length === 1;
 }

@@ -11,7 +11,12 @@ export type MathNode =
   | { readonly t: 'add'; readonly args: readonly MathNode[] }
   | { readonly t: 'neg'; readonly arg: MathNode }
   | { readonly t: 'mul'; readonly args: readonly MathNode[] }
-  | { readonly t: 'div'; readonly a: MathNode; readonly b: MathNode; readonly written: 'fraction' | 'quotient' }
+  | {
+      readonly t: 'div';
+      readonly a: MathNode;
+      readonly b: MathNode;
+      readonly written: 'fraction' | 'quotient';
+    }
   | { readonly t: 'mixed'; readonly whole: bigint; readonly n: bigint; readonly d: bigint }
   | { readonly t: 'pow'; readonly base: MathNode; readonly exponent: MathNode }
   | { readonly t: 'root'; readonly index: MathNode; readonly arg: MathNode }
@@ -22,7 +27,22 @@ export type MathNode =
   | { readonly t: 'rel'; readonly ops: readonly RelationOp[]; readonly args: readonly MathNode[] };
 
 export const FUNCTIONS = [
-  'sin', 'cos', 'tan', 'cot', 'sec', 'csc', 'arcsin', 'arccos', 'arctan', 'sinh', 'cosh', 'tanh', 'ln', 'log', 'exp', 'abs',
+  'sin',
+  'cos',
+  'tan',
+  'cot',
+  'sec',
+  'csc',
+  'arcsin',
+  'arccos',
+  'arctan',
+  'sinh',
+  'cosh',
+  'tanh',
+  'ln',
+  'log',
+  'exp',
+  'abs',
 ] as const;
 export type FunctionName = (typeof FUNCTIONS)[number];
 

@@ -65,7 +65,8 @@ class Reader {
         const next = this.peek();
         const mixed = this.mixedNumber(left);
         if (mixed) left = mixed;
-        else if (next?.k === 'num' && this.tokens[this.at - 1]?.k === 'num') throw new Unreadable('two numbers side by side');
+        else if (next?.k === 'num' && this.tokens[this.at - 1]?.k === 'num')
+          throw new Unreadable('two numbers side by side');
         else left = times(left, this.factor());
       } else return left;
     }
@@ -167,7 +168,8 @@ class Reader {
       case 'open': {
         const arg = this.relationFree();
         const close = this.peek();
-        if (close?.k !== 'close' || close.bracket !== token.bracket) throw new Unreadable('a bracket is not closed');
+        if (close?.k !== 'close' || close.bracket !== token.bracket)
+          throw new Unreadable('a bracket is not closed');
         this.at += 1;
         return { t: 'group', arg };
       }
@@ -254,10 +256,14 @@ const numeral = (text: string): MathNode => ({
   written: text.includes('.') ? 'decimal' : 'integer',
 });
 
-const times = (a: MathNode, b: MathNode): MathNode => ({ t: 'mul', args: a.t === 'mul' ? [...a.args, b] : [a, b] });
+const times = (a: MathNode, b: MathNode): MathNode => ({
+  t: 'mul',
+  args: a.t === 'mul' ? [...a.args, b] : [a, b],
+});
 
 /** A typed `1/2` is a fraction; a longer quotient is not. */
-const written = (left: MathNode): 'fraction' | 'quotient' => (left.t === 'num' || left.t === 'group' ? 'fraction' : 'quotient');
+const written = (left: MathNode): 'fraction' | 'quotient' =>
+  left.t === 'num' || left.t === 'group' ? 'fraction' : 'quotient';
 
 /**
  * Reads LaTeX as the editor writes it, or plain typed text, by the rules of items.md ("How written maths is read").
@@ -269,4 +275,3 @@ export function parseMath(source: string): MathNode {
   reader.end();
   return node;
 }
-

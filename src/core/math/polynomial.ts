@@ -26,7 +26,8 @@ export function monomial(powers: Iterable<readonly [string, Rational]>): Monomia
 }
 export const UNIT: Monomial = monomial([]);
 
-export const constant = (c: Rational): Polynomial => (q.isZero(c) ? new Map() : new Map([['', { c, m: UNIT }]]));
+export const constant = (c: Rational): Polynomial =>
+  q.isZero(c) ? new Map() : new Map([['', { c, m: UNIT }]]);
 export const generator = (name: string, exponent: Rational = q.ONE): Polynomial => {
   const m = monomial([[name, exponent]]);
   return new Map([[m.key, { c: q.ONE, m }]]);

@@ -64,27 +64,39 @@ function print(node: MathNode, style: Style): string {
       return latex ? `${node.whole}\\frac{${node.n}}{${node.d}}` : `${node.whole} ${node.n}/${node.d}`;
     case 'add':
       return node.args
-        .map((arg, i) => (i === 0 ? of(arg, 1) : arg.t === 'neg' ? ` - ${of(arg.arg, 3)}` : ` + ${of(arg, 2)}`))
+        .map((arg, i) =>
+          i === 0 ? of(arg, 1) : arg.t === 'neg' ? ` - ${of(arg.arg, 3)}` : ` + ${of(arg, 2)}`,
+        )
         .join('');
     case 'mul':
-      return node.args.map((arg, i) => `${i === 0 ? '' : product(node.args[i - 1], arg, latex)}${of(arg, 4)}`).join('');
+      return node.args
+        .map((arg, i) => `${i === 0 ? '' : product(node.args[i - 1], arg, latex)}${of(arg, 4)}`)
+        .join('');
     case 'div':
-      if (latex && node.written === 'fraction') return `\\frac{${print(ungroup(node.a), style)}}{${print(ungroup(node.b), style)}}`;
+      if (latex && node.written === 'fraction')
+        return `\\frac{${print(ungroup(node.a), style)}}{${print(ungroup(node.b), style)}}`;
       return `${of(node.a, 3)}${latex ? '\\div ' : '/'}${of(node.b, 4)}`;
     case 'pow':
       return `${of(node.base, 5)}^${latex ? braced(node.exponent) : of(node.exponent, 5)}`;
     case 'root': {
       const square = node.index.t === 'num' && toNumber(node.index.value) === 2;
-      if (!latex) return square ? `sqrt(${of(ungroup(node.arg))})` : `${of(ungroup(node.arg), 5)}^(1/${of(node.index)})`;
+      if (!latex)
+        return square
+          ? `sqrt(${of(ungroup(node.arg))})`
+          : `${of(ungroup(node.arg), 5)}^(1/${of(node.index)})`;
       return `\\sqrt${square ? '' : `[${of(node.index)}]`}{${of(ungroup(node.arg))}}`;
     }
     case 'fn': {
       if (node.name === 'abs') return latex ? `\\left|${of(node.arg)}\\right|` : `abs(${of(node.arg)})`;
       const base = node.base ? (latex ? `_{${of(node.base)}}` : `_${of(node.base, 5)}`) : '';
-      return latex ? `\\${node.name}${base}\\left(${of(node.arg)}\\right)` : `${node.name}${base}(${of(node.arg)})`;
+      return latex
+        ? `\\${node.name}${base}\\left(${of(node.arg)}\\right)`
+        : `${node.name}${base}(${of(node.arg)})`;
     }
     case 'rel':
-      return node.args.map((arg, i) => `${i === 0 ? '' : ` ${RELATION[style][node.ops[i - 1] ?? '=']} `}${of(arg)}`).join('');
+      return node.args
+        .map((arg, i) => `${i === 0 ? '' : ` ${RELATION[style][node.ops[i - 1] ?? '=']} `}${of(arg)}`)
+        .join('');
   }
 }
 

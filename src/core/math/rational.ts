@@ -28,7 +28,8 @@ export function rational(n: bigint | number, d: bigint | number = 1n): Rational 
 }
 
 const checked = (value: Rational): Rational => {
-  if (value.n.toString(16).length * 4 > MAX_BITS || value.d.toString(16).length * 4 > MAX_BITS) throw new TooLarge();
+  if (value.n.toString(16).length * 4 > MAX_BITS || value.d.toString(16).length * 4 > MAX_BITS)
+    throw new TooLarge();
   return value;
 };
 

@@ -13,7 +13,11 @@ export function isShape(text: string): text is ShapeName {
 }
 
 /** Whether a point lies in a shape, edges included (QTI 3.0, "shape": as HTML image maps, with ellipse). */
-export function isInside(shape: ShapeName, coords: readonly number[], [x, y]: readonly [number, number]): boolean {
+export function isInside(
+  shape: ShapeName,
+  coords: readonly number[],
+  [x, y]: readonly [number, number],
+): boolean {
   const [a = 0, b = 0, c = 0, d = 0] = coords;
   switch (shape) {
     case 'default':
@@ -33,9 +37,15 @@ function insidePolygon(coords: readonly number[], x: number, y: number): boolean
   let inside = false;
   const count = Math.floor(coords.length / 2);
   for (let i = 0, j = count - 1; i < count; j = i, i += 1) {
-    const [xi = 0, yi = 0, xj = 0, yj = 0] = [coords[2 * i], coords[2 * i + 1], coords[2 * j], coords[2 * j + 1]];
+    const [xi = 0, yi = 0, xj = 0, yj = 0] = [
+      coords[2 * i],
+      coords[2 * i + 1],
+      coords[2 * j],
+      coords[2 * j + 1],
+    ];
     const cross = (xj - xi) * (y - yi) - (yj - yi) * (x - xi);
-    const within = x >= Math.min(xi, xj) && x <= Math.max(xi, xj) && y >= Math.min(yi, yj) && y <= Math.max(yi, yj);
+    const within =
+      x >= Math.min(xi, xj) && x <= Math.max(xi, xj) && y >= Math.min(yi, yj) && y <= Math.max(yi, yj);
     if (cross === 0 && within) return true;
     if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) inside = !inside;
   }

@@ -25,11 +25,14 @@ export interface TestScope {
     readonly weight: string | null;
     readonly kind: 'value' | 'maximum' | 'minimum';
   }): readonly Value[];
-  count(what: 'correct' | 'incorrect' | 'responded' | 'presented' | 'selected', select: {
-    readonly section: string | null;
-    readonly include: readonly string[];
-    readonly exclude: readonly string[];
-  }): number;
+  count(
+    what: 'correct' | 'incorrect' | 'responded' | 'presented' | 'selected',
+    select: {
+      readonly section: string | null;
+      readonly include: readonly string[];
+      readonly exclude: readonly string[];
+    },
+  ): number;
   /** `ITEM.VARIABLE` in a test. */
   itemVariable(item: string, variable: string, weight: string | null): Value | undefined;
 }

@@ -4,7 +4,8 @@ import type { Value } from '../item/value';
 
 type CustomOperator = (args: readonly Value[], attributes: Readonly<Record<string, string>>) => Value;
 
-const textOf = (value: Value): string => (value !== null && value.cardinality === 'single' ? v.formatScalar(value.value) : '');
+const textOf = (value: Value): string =>
+  value !== null && value.cardinality === 'single' ? v.formatScalar(value.value) : '';
 
 /** Our operators by `class` (items.md): NULL in, NULL out; an answer that cannot be read is false. */
 const OPERATORS: Readonly<Record<string, CustomOperator>> = {
@@ -12,11 +13,20 @@ const OPERATORS: Readonly<Record<string, CustomOperator>> = {
     const form: Form = FORMS.find((one) => one === attributes['data-form']) ?? 'any';
     const tolerance = Number(attributes['data-tolerance'] ?? 0);
     return v.boolean(
-      equivalent(textOf(answer), textOf(reference), { form, tolerance: Number.isFinite(tolerance) ? tolerance : 0 }),
+      equivalent(textOf(answer), textOf(reference), {
+        form,
+        tolerance: Number.isFinite(tolerance) ? tolerance : 0,
+      }),
     );
   },
   'able.list.agreement': ([answer = null, reference = null]) => {
-    if (answer === null || reference === null || answer.cardinality === 'record' || reference.cardinality === 'record') return null;
+    if (
+      answer === null ||
+      reference === null ||
+      answer.cardinality === 'record' ||
+      reference.cardinality === 'record'
+    )
+      return null;
     const [given, wanted] = [v.scalarsOf(answer), v.scalarsOf(reference)];
     const places = Math.max(given.length, wanted.length);
     const agree = wanted.filter((one, i) => {

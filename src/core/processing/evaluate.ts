@@ -12,30 +12,40 @@ import { testExpression } from './testExpressions';
 type Operator = (args: readonly Value[], expression: Expression, scope: Scope) => Value;
 
 const truth = (value: Value | undefined): boolean | null =>
-  value !== undefined && value !== null && value.cardinality === 'single' && typeof value.value === 'boolean' ? value.value : null;
+  value !== undefined && value !== null && value.cardinality === 'single' && typeof value.value === 'boolean'
+    ? value.value
+    : null;
 const text = (value: Value | undefined): string | null =>
-  value !== undefined && value !== null && value.cardinality === 'single' && !v.isNull(value) ? v.formatScalar(value.value) : null;
+  value !== undefined && value !== null && value.cardinality === 'single' && !v.isNull(value)
+    ? v.formatScalar(value.value)
+    : null;
 const answer = (value: boolean | null): Value => (value === null ? null : v.boolean(value));
 
 /** An attribute that is a number or the name of a variable holding one. */
 function numberOrVariable(source: string | undefined, scope: Scope): number | null {
   if (source === undefined) return null;
   const number = Number(source);
-  return source.trim() !== '' && Number.isFinite(number) ? number : n.numberOf(scope.variables.get(source)?.value);
+  return source.trim() !== '' && Number.isFinite(number)
+    ? number
+    : n.numberOf(scope.variables.get(source)?.value);
 }
 
-const both = (compare: (a: number, b: number) => boolean): Operator => ([left, right]) => {
-  const [a, b] = [n.numberOf(left), n.numberOf(right)];
-  return a === null || b === null ? null : v.boolean(compare(a, b));
-};
+const both =
+  (compare: (a: number, b: number) => boolean): Operator =>
+  ([left, right]) => {
+    const [a, b] = [n.numberOf(left), n.numberOf(right)];
+    return a === null || b === null ? null : v.boolean(compare(a, b));
+  };
 
 /** Arithmetic over all numbers of all children: an integer when all are, else a float; NULL when any is NULL. */
-const fold = (compute: (numbers: readonly number[]) => number): Operator => (args) => {
-  const numbers = n.numbersOf(args);
-  if (!numbers || numbers.length === 0) return null;
-  const result = compute(numbers);
-  return n.allIntegers(args) && Number.isInteger(result) ? v.integer(result) : v.float(result);
-};
+const fold =
+  (compute: (numbers: readonly number[]) => number): Operator =>
+  (args) => {
+    const numbers = n.numbersOf(args);
+    if (!numbers || numbers.length === 0) return null;
+    const result = compute(numbers);
+    return n.allIntegers(args) && Number.isInteger(result) ? v.integer(result) : v.float(result);
+  };
 
 const variable: Operator = (_args, { attributes }, scope) => {
   const identifier = attributes.identifier ?? '';
@@ -49,7 +59,8 @@ const collect =
   (cardinality: 'multiple' | 'ordered'): Operator =>
   (args) => {
     const values = args.filter(
-      (arg): arg is v.SingleValue | v.ContainerValue => arg !== null && !v.isNull(arg) && arg.cardinality !== 'record',
+      (arg): arg is v.SingleValue | v.ContainerValue =>
+        arg !== null && !v.isNull(arg) && arg.cardinality !== 'record',
     );
     const [first] = values;
     if (!first) return null;
@@ -102,7 +113,9 @@ const equal: Operator = ([left, right], { attributes }, scope) => {
 function rounded(x: number, attributes: Readonly<Record<string, string>>, scope: Scope): number | null {
   const figures = numberOrVariable(attributes.figures, scope);
   if (figures === null) return null;
-  return attributes['rounding-mode'] === 'decimalPlaces' ? n.toDecimalPlaces(x, figures) : n.toSignificantFigures(x, figures);
+  return attributes['rounding-mode'] === 'decimalPlaces'
+    ? n.toDecimalPlaces(x, figures)
+    : n.toSignificantFigures(x, figures);
 }
 
 const equalRounded: Operator = ([left, right], { attributes }, scope) => {
@@ -121,7 +134,8 @@ const contains: Operator = ([whole, part]) => {
   if (whole.cardinality === 'ordered') {
     const starts = outer.length - inner.length;
     for (let start = 0; start <= starts; start += 1) {
-      if (inner.every((one, i) => v.scalarsEqual(one, outer[start + i] ?? '', baseType))) return v.boolean(true);
+      if (inner.every((one, i) => v.scalarsEqual(one, outer[start + i] ?? '', baseType)))
+        return v.boolean(true);
     }
     return v.boolean(false);
   }
@@ -136,7 +150,15 @@ const contains: Operator = ([whole, part]) => {
 };
 
 const member: Operator = ([one, whole]) => {
-  if (!one || !whole || v.isNull(one) || v.isNull(whole) || one.cardinality !== 'single' || whole.cardinality === 'record') return null;
+  if (
+    !one ||
+    !whole ||
+    v.isNull(one) ||
+    v.isNull(whole) ||
+    one.cardinality !== 'single' ||
+    whole.cardinality === 'record'
+  )
+    return null;
   return v.boolean(v.scalarsOf(whole).some((other) => v.scalarsEqual(one.value, other, whole.baseType)));
 };
 
@@ -144,7 +166,11 @@ const remove: Operator = ([one, whole]) => {
   if (!one || !whole || v.isNull(one) || v.isNull(whole) || one.cardinality !== 'single') return null;
   if (whole.cardinality === 'record' || whole.cardinality === 'single') return null;
   const { baseType, cardinality } = whole;
-  return v.container(cardinality, baseType, whole.values.filter((other) => !v.scalarsEqual(one.value, other, baseType)));
+  return v.container(
+    cardinality,
+    baseType,
+    whole.values.filter((other) => !v.scalarsEqual(one.value, other, baseType)),
+  );
 };
 
 const index: Operator = ([list], { attributes }, scope) => {
@@ -176,14 +202,16 @@ const repeat: Operator = (args, { attributes }, scope) => {
 };
 const EMPTY: Expression = { op: '', attributes: {}, args: [], text: '', line: 0 };
 
-const randomNumber = (whole: boolean): Operator => (_args, { attributes }, scope) => {
-  const min = numberOrVariable(attributes.min, scope) ?? 0;
-  const max = numberOrVariable(attributes.max, scope) ?? min;
-  if (max < min) return null;
-  if (!whole) return v.float(min + scope.random() * (max - min));
-  const step = Math.max(1, numberOrVariable(attributes.step, scope) ?? 1);
-  return v.integer(min + step * Math.floor(scope.random() * (Math.floor((max - min) / step) + 1)));
-};
+const randomNumber =
+  (whole: boolean): Operator =>
+  (_args, { attributes }, scope) => {
+    const min = numberOrVariable(attributes.min, scope) ?? 0;
+    const max = numberOrVariable(attributes.max, scope) ?? min;
+    if (max < min) return null;
+    if (!whole) return v.float(min + scope.random() * (max - min));
+    const step = Math.max(1, numberOrVariable(attributes.step, scope) ?? 1);
+    return v.integer(min + step * Math.floor(scope.random() * (Math.floor((max - min) / step) + 1)));
+  };
 
 const pickOne: Operator = ([from], _expression, scope) => {
   if (!from || v.isNull(from) || from.cardinality === 'record') return null;
@@ -192,23 +220,29 @@ const pickOne: Operator = ([from], _expression, scope) => {
   return scalar === undefined ? null : v.single(from.baseType, scalar);
 };
 
-const wholeDivision = (compute: (a: number, b: number) => number): Operator => ([left, right]) => {
-  const [a, b] = [n.numberOf(left), n.numberOf(right)];
-  return a === null || b === null || b === 0 ? null : v.integer(compute(a, b));
-};
+const wholeDivision =
+  (compute: (a: number, b: number) => number): Operator =>
+  ([left, right]) => {
+    const [a, b] = [n.numberOf(left), n.numberOf(right)];
+    return a === null || b === null || b === 0 ? null : v.integer(compute(a, b));
+  };
 
-const oneNumber = (compute: (x: number) => number, result: 'integer' | 'float'): Operator => ([arg]) => {
-  const x = n.numberOf(arg);
-  if (x === null) return null;
-  return result === 'integer' ? v.integer(compute(x)) : v.float(compute(x));
-};
+const oneNumber =
+  (compute: (x: number) => number, result: 'integer' | 'float'): Operator =>
+  ([arg]) => {
+    const x = n.numberOf(arg);
+    if (x === null) return null;
+    return result === 'integer' ? v.integer(compute(x)) : v.float(compute(x));
+  };
 
-const stringTest = (compute: (a: string, b: string) => boolean): Operator => ([left, right], { attributes }) => {
-  const [a, b] = [text(left), text(right)];
-  if (a === null || b === null) return null;
-  const fold = attributes['case-sensitive'] === 'false' ? (s: string) => s.toLowerCase() : (s: string) => s;
-  return v.boolean(compute(fold(a), fold(b)));
-};
+const stringTest =
+  (compute: (a: string, b: string) => boolean): Operator =>
+  ([left, right], { attributes }) => {
+    const [a, b] = [text(left), text(right)];
+    if (a === null || b === null) return null;
+    const fold = attributes['case-sensitive'] === 'false' ? (s: string) => s.toLowerCase() : (s: string) => s;
+    return v.boolean(compute(fold(a), fold(b)));
+  };
 
 /** Every expression of the standard. NULL rules as each names them; anything unreadable is NULL. */
 const OPERATORS: Readonly<Record<string, Operator>> = {
@@ -220,8 +254,10 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
     return scalar === undefined || scalar === '' ? null : v.single(baseType, scalar);
   },
   variable,
-  default: (_args, { attributes }, scope) => scope.variables.get(attributes.identifier ?? '')?.defaultValue ?? null,
-  correct: (_args, { attributes }, scope) => scope.variables.get(attributes.identifier ?? '')?.correctResponse ?? null,
+  default: (_args, { attributes }, scope) =>
+    scope.variables.get(attributes.identifier ?? '')?.defaultValue ?? null,
+  correct: (_args, { attributes }, scope) =>
+    scope.variables.get(attributes.identifier ?? '')?.correctResponse ?? null,
   'map-response': (_args, { attributes }, scope) => {
     const found = scope.variables.get(attributes.identifier ?? '');
     return found?.mapping ? v.float(mapValue(found.value, found.mapping)) : null;
@@ -233,10 +269,14 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
   null: () => null,
   'random-integer': randomNumber(true),
   'random-float': randomNumber(false),
-  'math-constant': (_args, { attributes }) => v.float(attributes.name === 'e' ? Math.E : attributes.name === 'pi' ? Math.PI : NaN),
+  'math-constant': (_args, { attributes }) =>
+    v.float(attributes.name === 'e' ? Math.E : attributes.name === 'pi' ? Math.PI : NaN),
   multiple: collect('multiple'),
   ordered: collect('ordered'),
-  'container-size': ([arg]) => v.integer(arg && arg.cardinality === 'record' ? Object.keys(arg.fields).length : v.scalarsOf(arg ?? null).length),
+  'container-size': ([arg]) =>
+    v.integer(
+      arg && arg.cardinality === 'record' ? Object.keys(arg.fields).length : v.scalarsOf(arg ?? null).length,
+    ),
   'is-null': ([arg]) => v.boolean(v.isNull(arg ?? null)),
   index,
   'field-value': ([arg], { attributes }) =>
@@ -254,7 +294,9 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
   or,
   'any-n': anyN,
   match: ([left, right]) =>
-    v.isNull(left ?? null) || v.isNull(right ?? null) ? null : v.boolean(v.valuesEqual(left ?? null, right ?? null)),
+    v.isNull(left ?? null) || v.isNull(right ?? null)
+      ? null
+      : v.boolean(v.valuesEqual(left ?? null, right ?? null)),
   'string-match': ([left, right], expression, scope) =>
     expression.attributes.substring === 'true'
       ? stringTest((a, b) => a.includes(b))([left ?? null, right ?? null], expression, scope)
@@ -298,7 +340,9 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
   min: fold((xs) => Math.min(...xs)),
   max: fold((xs) => Math.max(...xs)),
   gcd: fold((xs) => xs.reduce(n.greatestCommonDivisor)),
-  lcm: fold((xs) => xs.reduce((a, b) => (a === 0 || b === 0 ? 0 : Math.abs(a * b) / n.greatestCommonDivisor(a, b)))),
+  lcm: fold((xs) =>
+    xs.reduce((a, b) => (a === 0 || b === 0 ? 0 : Math.abs(a * b) / n.greatestCommonDivisor(a, b))),
+  ),
   repeat,
   'math-operator': (args, { attributes }) => {
     const [x, y] = [n.numberOf(args[0]), n.numberOf(args[1])];
@@ -322,7 +366,11 @@ export function evaluate(expression: Expression, scope: Scope): Value {
   if (test !== undefined) return test;
   const operator = OPERATORS[expression.op];
   if (!operator) return null;
-  return operator(expression.args.map((arg) => evaluate(arg, scope)), expression, scope);
+  return operator(
+    expression.args.map((arg) => evaluate(arg, scope)),
+    expression,
+    scope,
+  );
 }
 
 /** Whether a condition holds; NULL counts as false (QTI 3.0, "response-if"). */

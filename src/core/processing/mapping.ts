@@ -51,6 +51,9 @@ export function mappingMaximum(mapping: Mapping | AreaMapping, isSingle: boolean
   const worths = mapping.entries.map((entry) => entry.value).sort((a, b) => b - a);
   const best = isSingle
     ? Math.max(mapping.defaultValue, ...worths)
-    : worths.filter((worth) => worth > 0).slice(0, choices > 0 ? choices : undefined).reduce((sum, worth) => sum + worth, 0);
+    : worths
+        .filter((worth) => worth > 0)
+        .slice(0, choices > 0 ? choices : undefined)
+        .reduce((sum, worth) => sum + worth, 0);
   return clamp(best, mapping.lowerBound, mapping.upperBound);
 }

@@ -7,7 +7,9 @@ function translate(pattern: string): string {
   return pattern
     .replace(/\\i/g, '[A-Za-z_:]')
     .replace(/\\c/g, '[-.0-9A-Za-z_:]')
-    .replace(/(^|[^\\[])\^(?!\])/g, (all, before: string, at: number) => (at === 0 && before === '' ? '^' : all));
+    .replace(/(^|[^\\[])\^(?!\])/g, (all, before: string, at: number) =>
+      at === 0 && before === '' ? '^' : all,
+    );
 }
 
 /**

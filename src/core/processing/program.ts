@@ -14,7 +14,12 @@ export interface Expression {
 
 export type Rule =
   | { readonly rule: 'condition'; readonly branches: readonly Branch[] }
-  | { readonly rule: 'set-outcome-value' | 'set-template-value' | 'set-correct-response' | 'set-default-value'; readonly identifier: string; readonly expression: Expression }
+  | {
+      readonly rule:
+        'set-outcome-value' | 'set-template-value' | 'set-correct-response' | 'set-default-value';
+      readonly identifier: string;
+      readonly expression: Expression;
+    }
   | { readonly rule: 'lookup-outcome-value'; readonly identifier: string; readonly expression: Expression }
   | { readonly rule: 'template-constraint'; readonly expression: Expression }
   | { readonly rule: 'fragment'; readonly rules: readonly Rule[] }

@@ -33,7 +33,11 @@ const number = (value: string): Expression => ({
   text: value,
   line: 0,
 });
-const setScore = (value: Expression): Rule => ({ rule: 'set-outcome-value', identifier: 'SCORE', expression: value });
+const setScore = (value: Expression): Rule => ({
+  rule: 'set-outcome-value',
+  identifier: 'SCORE',
+  expression: value,
+});
 
 /** The standard templates, written in the expression language (QTI 3.0, "Response processing templates"; from memory). */
 const TEMPLATES = {
@@ -42,7 +46,10 @@ const TEMPLATES = {
       rule: 'condition',
       branches: [
         {
-          test: expression('match', '', [expression('variable', 'RESPONSE'), expression('correct', 'RESPONSE')]),
+          test: expression('match', '', [
+            expression('variable', 'RESPONSE'),
+            expression('correct', 'RESPONSE'),
+          ]),
           rules: [setScore(number('1'))],
         },
         { test: null, rules: [setScore(number('0'))] },
@@ -53,7 +60,10 @@ const TEMPLATES = {
     {
       rule: 'condition',
       branches: [
-        { test: expression('is-null', '', [expression('variable', 'RESPONSE')]), rules: [setScore(number('0'))] },
+        {
+          test: expression('is-null', '', [expression('variable', 'RESPONSE')]),
+          rules: [setScore(number('0'))],
+        },
         { test: null, rules: [setScore(expression('map-response', 'RESPONSE'))] },
       ],
     },
@@ -62,7 +72,10 @@ const TEMPLATES = {
     {
       rule: 'condition',
       branches: [
-        { test: expression('is-null', '', [expression('variable', 'RESPONSE')]), rules: [setScore(number('0'))] },
+        {
+          test: expression('is-null', '', [expression('variable', 'RESPONSE')]),
+          rules: [setScore(number('0'))],
+        },
         { test: null, rules: [setScore(expression('map-response-point', 'RESPONSE'))] },
       ],
     },
@@ -77,7 +90,11 @@ export function scoringRules(item: Item): readonly Rule[] {
 }
 
 /** An outcome with no default of its own starts at 0 when it is a single number, else at NULL (QTI 3.0, "outcome-declaration"). */
-const initialOutcome = (variable: { cardinality: v.Cardinality; baseType: v.BaseType | null; defaultValue: Value }): Value => {
+const initialOutcome = (variable: {
+  cardinality: v.Cardinality;
+  baseType: v.BaseType | null;
+  defaultValue: Value;
+}): Value => {
   if (variable.defaultValue !== null) return variable.defaultValue;
   if (variable.cardinality !== 'single') return null;
   if (variable.baseType === 'integer') return v.integer(0);
@@ -89,21 +106,54 @@ export function variablesOf(item: Item, responses: ReadonlyMap<string, Value>): 
   const bare = { correctResponse: null, mapping: null, areaMapping: null, lookupTable: null };
   const variables = new Map<string, Variable>();
   for (const declared of item.responses) {
-    const { identifier, cardinality, baseType, defaultValue, correctResponse, mapping, areaMapping } = declared;
+    const { identifier, cardinality, baseType, defaultValue, correctResponse, mapping, areaMapping } =
+      declared;
     const value = responses.get(identifier) ?? null;
-    variables.set(identifier, { ...bare, kind: 'response', cardinality, baseType, value, defaultValue, correctResponse, mapping, areaMapping });
+    variables.set(identifier, {
+      ...bare,
+      kind: 'response',
+      cardinality,
+      baseType,
+      value,
+      defaultValue,
+      correctResponse,
+      mapping,
+      areaMapping,
+    });
   }
   for (const declared of item.outcomes) {
     const { identifier, cardinality, baseType, defaultValue, lookupTable } = declared;
-    variables.set(identifier, { ...bare, kind: 'outcome', cardinality, baseType, value: initialOutcome(declared), defaultValue, lookupTable });
+    variables.set(identifier, {
+      ...bare,
+      kind: 'outcome',
+      cardinality,
+      baseType,
+      value: initialOutcome(declared),
+      defaultValue,
+      lookupTable,
+    });
   }
   if (!variables.has('completionStatus')) {
     const value = v.single('identifier', 'unknown');
-    variables.set('completionStatus', { ...bare, kind: 'outcome', cardinality: 'single', baseType: 'identifier', value, defaultValue: null });
+    variables.set('completionStatus', {
+      ...bare,
+      kind: 'outcome',
+      cardinality: 'single',
+      baseType: 'identifier',
+      value,
+      defaultValue: null,
+    });
   }
   for (const declared of item.templates) {
     const { identifier, cardinality, baseType, defaultValue } = declared;
-    variables.set(identifier, { ...bare, kind: 'template', cardinality, baseType, value: defaultValue, defaultValue });
+    variables.set(identifier, {
+      ...bare,
+      kind: 'template',
+      cardinality,
+      baseType,
+      value: defaultValue,
+      defaultValue,
+    });
   }
   return variables;
 }
@@ -153,7 +203,9 @@ export function scoredBy(item: Item): ItemScore['scoredBy'] {
  */
 export function maximumScore(item: Item): number | null {
   const declared = item.outcomes.find((outcome) => outcome.identifier === 'MAXSCORE');
-  const known = numberOf(declared?.defaultValue ?? null) ?? item.outcomes.find((one) => one.identifier === 'SCORE')?.normalMaximum;
+  const known =
+    numberOf(declared?.defaultValue ?? null) ??
+    item.outcomes.find((one) => one.identifier === 'SCORE')?.normalMaximum;
   if (known !== null && known !== undefined) return known;
   const processing = item.responseProcessing;
   if (processing?.kind === 'template') {
@@ -174,9 +226,16 @@ export function maximumScore(item: Item): number | null {
  * Scores one response to an item. Never throws for anything a student can send.
  * @param random in [0,1), for `random` expressions; seeded by the caller so that a score can be replayed
  */
-export function scoreItem(item: Item, responses: RawResponses, random: () => number = fixedRandom): ItemScore {
+export function scoreItem(
+  item: Item,
+  responses: RawResponses,
+  random: () => number = fixedRandom,
+): ItemScore {
   const values = new Map(
-    item.responses.map((declared) => [declared.identifier, readResponse(responses[declared.identifier] ?? null, declared).value]),
+    item.responses.map((declared) => [
+      declared.identifier,
+      readResponse(responses[declared.identifier] ?? null, declared).value,
+    ]),
   );
   const variables = run(item, values, random);
   const outcomes: Record<string, Value> = {};

@@ -44,7 +44,10 @@ export const MATH_ATTRIBUTES = words(`
 `);
 
 /** Elements whose contents go too, not only the tag. */
-export const DROPPED_WHOLE = words('script style iframe object embed form input button select textarea link meta base foreignObject');
+export const DROPPED_WHOLE = words(
+  'script style iframe object embed form input button select textarea link meta base foreignObject',
+);
 
 /** A value that could load or run something. */
-export const isUnsafeValue = (value: string): boolean => /(javascript|data|vbscript):|url\s*\(\s*['"]?\s*(?!#)/i.test(value);
+export const isUnsafeValue = (value: string): boolean =>
+  /(javascript|data|vbscript):|url\s*\(\s*['"]?\s*(?!#)/i.test(value);

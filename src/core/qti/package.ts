@@ -75,7 +75,13 @@ class PackageReader {
     } catch (error) {
       const line = error instanceof XmlError ? error.line : 0;
       const why = error instanceof XmlError ? error.message : 'the file is not UTF-8 text';
-      this.problems.push({ severity: 'error', code: 'xml', file: path, line, message: `cannot be read as XML: ${why}` });
+      this.problems.push({
+        severity: 'error',
+        code: 'xml',
+        file: path,
+        line,
+        message: `cannot be read as XML: ${why}`,
+      });
       return null;
     }
   }
@@ -128,7 +134,11 @@ class PackageReader {
     const item = root && readItem(root, this.context(path));
     if (!item) return null;
     if (this.items.has(item.identifier)) {
-      reporterFor(path, this.problems).error('duplicate-item', 1, `another item has the identifier ${item.identifier}`);
+      reporterFor(path, this.problems).error(
+        'duplicate-item',
+        1,
+        `another item has the identifier ${item.identifier}`,
+      );
       return null;
     }
     const refused = this.problems.slice(before).some((one) => one.severity === 'error' && one.file === path);
@@ -161,15 +171,30 @@ class PackageReader {
   }
 }
 
-function readManifest(reader: PackageReader, files: PackageFiles): { identifier: string; resources: Resource[] } {
+function readManifest(
+  reader: PackageReader,
+  files: PackageFiles,
+): { identifier: string; resources: Resource[] } {
   if (!files.paths.has(MANIFEST)) {
     throw new UnreadablePackage([
-      { severity: 'error', code: 'no-manifest', file: MANIFEST, line: 0, message: 'the package has no imsmanifest.xml at its root' },
+      {
+        severity: 'error',
+        code: 'no-manifest',
+        file: MANIFEST,
+        line: 0,
+        message: 'the package has no imsmanifest.xml at its root',
+      },
     ]);
   }
   const root = reader.xml(MANIFEST);
   if (!root || root.name !== 'manifest') {
-    const fallback: Problem = { severity: 'error', code: 'no-manifest', file: MANIFEST, line: root?.line ?? 0, message: 'the file is not a manifest' };
+    const fallback: Problem = {
+      severity: 'error',
+      code: 'no-manifest',
+      file: MANIFEST,
+      line: root?.line ?? 0,
+      message: 'the file is not a manifest',
+    };
     throw new UnreadablePackage(reader.problems.length > 0 ? reader.problems : [fallback]);
   }
   const list = childOf(root, 'resources');
@@ -182,9 +207,15 @@ function readManifest(reader: PackageReader, files: PackageFiles): { identifier:
       const type = element.attributes.type ?? '';
       const known = path !== null && files.paths.has(path);
       if (!known && type.startsWith('imsqti')) {
-        reporterFor(MANIFEST, reader.problems).error('missing-file', element.line, `"${href}" is listed and not in the package`);
+        reporterFor(MANIFEST, reader.problems).error(
+          'missing-file',
+          element.line,
+          `"${href}" is listed and not in the package`,
+        );
       }
-      return known ? [{ identifier: element.attributes.identifier ?? '', type, path, line: element.line }] : [];
+      return known
+        ? [{ identifier: element.attributes.identifier ?? '', type, path, line: element.line }]
+        : [];
     }),
   };
 }
@@ -213,7 +244,14 @@ export function readPackage(files: PackageFiles): QtiPackage {
       report.warn('resource-set-aside', line, `resources of type ${type} are set aside`);
     }
   }
-  return { identifier, tests, items: reader.items, stimuli: reader.stimuli, assets: reader.assets, problems: reader.problems };
+  return {
+    identifier,
+    tests,
+    items: reader.items,
+    stimuli: reader.stimuli,
+    assets: reader.assets,
+    problems: reader.problems,
+  };
 }
 
 /** Items of a test in order, as the package holds them. */

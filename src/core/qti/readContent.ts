@@ -39,16 +39,26 @@ export class ContentReader {
     const { name } = element;
     if (!elements.has(name)) {
       const whole = allowed.DROPPED_WHOLE.has(name);
-      report.warn('element-set-aside', element.line, `<${name}> is not shown${whole ? '' : '; its content is'}`);
+      report.warn(
+        'element-set-aside',
+        element.line,
+        `<${name}> is not shown${whole ? '' : '; its content is'}`,
+      );
       return whole ? [] : [...this.children(element)];
     }
     const kept: Record<string, string> = {};
     for (const [attribute, value] of Object.entries(element.attributes)) {
-      if (attributes.has(attribute) && !(attribute !== 'src' && allowed.isUnsafeValue(value))) kept[attribute] = value;
+      if (attributes.has(attribute) && !(attribute !== 'src' && allowed.isUnsafeValue(value)))
+        kept[attribute] = value;
       else if (namespace === 'svg' && attribute === 'style') Object.assign(kept, svgStyle(value));
-      else if (/^on/.test(attribute)) report.warn('script-set-aside', element.line, `the script in ${attribute} is not run`);
+      else if (/^on/.test(attribute))
+        report.warn('script-set-aside', element.line, `the script in ${attribute} is not run`);
       else if (!attribute.startsWith('data-') && !attribute.includes(':')) {
-        report.warn('attribute-set-aside', element.line, `the attribute ${attribute} of <${name}> is set aside`);
+        report.warn(
+          'attribute-set-aside',
+          element.line,
+          `the attribute ${attribute} of <${name}> is set aside`,
+        );
       }
     }
     for (const link of ['src', 'poster']) {
@@ -57,7 +67,12 @@ export class ContentReader {
       if (path === null) delete kept[link];
       else kept[link] = path;
     }
-    if (name === 'img' && kept.alt === undefined) report.warn('no-alt', element.line, 'a picture has no alt text; a student who cannot see it gets nothing');
+    if (name === 'img' && kept.alt === undefined)
+      report.warn(
+        'no-alt',
+        element.line,
+        'a picture has no alt text; a student who cannot see it gets nothing',
+      );
     return [{ kind: 'element', name, namespace, attributes: kept, children: this.children(element) }];
   }
 
@@ -68,7 +83,14 @@ export class ContentReader {
       case 'qti-gap':
         return [{ kind: 'place', role: 'gap', identifier: attributes.identifier ?? '', children: [] }];
       case 'qti-hottext':
-        return [{ kind: 'place', role: 'hottext', identifier: attributes.identifier ?? '', children: this.children(element) }];
+        return [
+          {
+            kind: 'place',
+            role: 'hottext',
+            identifier: attributes.identifier ?? '',
+            children: this.children(element),
+          },
+        ];
       case 'qti-prompt':
       case 'qti-content-body':
         return [...this.children(element)];
@@ -86,7 +108,9 @@ export class ContentReader {
         ];
       case 'qti-printed-variable':
         report.error('unsupported-element', element.line, 'printed variables are not supported yet');
-        return [{ kind: 'printed', variable: attributes.identifier ?? '', format: attributes.format ?? null }];
+        return [
+          { kind: 'printed', variable: attributes.identifier ?? '', format: attributes.format ?? null },
+        ];
       case 'qti-rubric-block':
         return [];
       default:
@@ -102,13 +126,21 @@ export class ContentReader {
     const custom = element.attributes['custom-interaction-type-identifier'];
     const definition = interactionForElement(custom ?? element.name);
     if (!definition) {
-      report.error('unsupported-interaction', element.line, `the interaction ${custom ?? element.name} is not supported yet`);
+      report.error(
+        'unsupported-interaction',
+        element.line,
+        `the interaction ${custom ?? element.name} is not supported yet`,
+      );
       return [];
     }
     const identifier = element.attributes['response-identifier'] ?? '';
     const shape = shapes.get(identifier);
     if (!shape) {
-      report.error('unknown-variable', element.line, `${element.name} is bound to "${identifier}", which is not declared`);
+      report.error(
+        'unknown-variable',
+        element.line,
+        `${element.name} is bound to "${identifier}", which is not declared`,
+      );
       return [];
     }
     const fits = definition.binds.some(
@@ -117,7 +149,11 @@ export class ContentReader {
     );
     if (!fits) {
       const declared = `${shape.cardinality} ${shape.baseType ?? ''}`.trim();
-      report.error('wrong-binding', element.line, `${element.name} cannot be answered with a response declared as ${declared}`);
+      report.error(
+        'wrong-binding',
+        element.line,
+        `${element.name} cannot be answered with a response declared as ${declared}`,
+      );
     }
     const context: ReadContext = {
       report,

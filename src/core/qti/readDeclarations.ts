@@ -58,7 +58,11 @@ function readMapping(element: XmlElement, baseType: BaseType | null, report: Rep
       const key = parseScalar(entry.attributes['map-key'] ?? '', baseType ?? 'string');
       const value = bound(entry, 'mapped-value');
       if (key === undefined || value === null) {
-        report.error('mapping', entry.line, 'a map entry needs a map-key of the base type and a numeric mapped-value');
+        report.error(
+          'mapping',
+          entry.line,
+          'a map entry needs a map-key of the base type and a numeric mapped-value',
+        );
         return [];
       }
       return [{ key, value, caseSensitive: booleanAttribute(entry, 'case-sensitive', true) }];
@@ -76,7 +80,11 @@ function readAreaMapping(element: XmlElement, report: Reporter): AreaMapping {
       const coords = parseCoords(entry.attributes.coords ?? '');
       const value = bound(entry, 'mapped-value');
       if (!isShape(shape) || coords.some(Number.isNaN) || value === null) {
-        report.error('mapping', entry.line, 'an area map entry needs a shape, numeric coords and a mapped-value');
+        report.error(
+          'mapping',
+          entry.line,
+          'an area map entry needs a shape, numeric coords and a mapped-value',
+        );
         return [];
       }
       return [{ shape, coords, value }];
@@ -98,7 +106,10 @@ export function readResponseDeclaration(element: XmlElement, report: Reporter): 
   };
 }
 
-function readLookupTable(element: XmlElement, baseType: BaseType | null): MatchTable | InterpolationTable | null {
+function readLookupTable(
+  element: XmlElement,
+  baseType: BaseType | null,
+): MatchTable | InterpolationTable | null {
   const target = (text: string | undefined): Value => {
     const scalar = text === undefined ? undefined : parseScalar(text, baseType ?? 'float');
     return scalar === undefined ? null : single(baseType ?? 'float', scalar);

@@ -17,9 +17,18 @@ const present = <T>(value: T | null): value is T => value !== null;
 
 /** Item children that are read or need no reading. */
 const KNOWN_CHILDREN = new Set([
-  'qti-context-declaration', 'qti-response-declaration', 'qti-outcome-declaration', 'qti-template-declaration',
-  'qti-template-processing', 'qti-assessment-stimulus-ref', 'qti-companion-materials-info', 'qti-stylesheet', 'qti-item-body',
-  'qti-catalog-info', 'qti-response-processing', 'qti-modal-feedback',
+  'qti-context-declaration',
+  'qti-response-declaration',
+  'qti-outcome-declaration',
+  'qti-template-declaration',
+  'qti-template-processing',
+  'qti-assessment-stimulus-ref',
+  'qti-companion-materials-info',
+  'qti-stylesheet',
+  'qti-item-body',
+  'qti-catalog-info',
+  'qti-response-processing',
+  'qti-modal-feedback',
 ]);
 
 /** Reads a `qti-assessment-item`. Null when it is none; otherwise what is wrong stands in the report. */
@@ -27,12 +36,22 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
   const { report } = context;
   const identifier = root.attributes.identifier ?? '';
   if (root.name !== 'qti-assessment-item' || identifier === '') {
-    report.error('not-an-item', root.line, 'the file does not begin with a qti-assessment-item that has an identifier');
+    report.error(
+      'not-an-item',
+      root.line,
+      'the file does not begin with a qti-assessment-item that has an identifier',
+    );
     return null;
   }
-  const responses = elementsOf(root, 'qti-response-declaration').map((one) => readResponseDeclaration(one, report)).filter(present);
-  const outcomes = elementsOf(root, 'qti-outcome-declaration').map((one) => readOutcomeDeclaration(one, report)).filter(present);
-  const templates = elementsOf(root, 'qti-template-declaration').map((one) => readTemplateDeclaration(one, report)).filter(present);
+  const responses = elementsOf(root, 'qti-response-declaration')
+    .map((one) => readResponseDeclaration(one, report))
+    .filter(present);
+  const outcomes = elementsOf(root, 'qti-outcome-declaration')
+    .map((one) => readOutcomeDeclaration(one, report))
+    .filter(present);
+  const templates = elementsOf(root, 'qti-template-declaration')
+    .map((one) => readTemplateDeclaration(one, report))
+    .filter(present);
   const names: Names = {
     responses: new Set(responses.map((one) => one.identifier)),
     outcomes: new Set(outcomes.map((one) => one.identifier)),
@@ -81,11 +100,17 @@ function readRubric(block: XmlElement, reader: ContentReader): RubricBlock {
 function setAside(child: XmlElement, report: Reporter): void {
   const { name, line } = child;
   if (!KNOWN_CHILDREN.has(name)) report.warn('element-set-aside', line, `<${name}> is set aside`);
-  if (name === 'qti-stylesheet') report.warn('stylesheet-set-aside', line, 'the style sheet is set aside; shared classes are honoured');
-  if (name === 'qti-companion-materials-info') report.warn('companion-set-aside', line, 'companion materials are set aside');
+  if (name === 'qti-stylesheet')
+    report.warn('stylesheet-set-aside', line, 'the style sheet is set aside; shared classes are honoured');
+  if (name === 'qti-companion-materials-info')
+    report.warn('companion-set-aside', line, 'companion materials are set aside');
   if (name === 'qti-catalog-info') report.warn('catalog-set-aside', line, 'catalog cards are set aside');
   if (name === 'qti-template-processing') {
-    report.error('unsupported-element', line, 'items with template processing (randomised values) are not supported yet');
+    report.error(
+      'unsupported-element',
+      line,
+      'items with template processing (randomised values) are not supported yet',
+    );
   }
   if (name === 'qti-modal-feedback') report.warn('feedback-set-aside', line, 'modal feedback is not shown');
 }
@@ -103,11 +128,23 @@ function readProcessing(root: XmlElement, names: Names, report: Reporter): Respo
   const last = (uri.split(/[/#]/).filter(Boolean).at(-1) ?? '').replace(/\.xml$/, '');
   const template = TEMPLATE_NAMES.find((one) => one === last);
   if (!template) {
-    report.error('unknown-template', element.line, `"${last}" is not one of the standard response processing templates`);
+    report.error(
+      'unknown-template',
+      element.line,
+      `"${last}" is not one of the standard response processing templates`,
+    );
     return null;
   }
-  for (const [name, set] of [['RESPONSE', names.responses], ['SCORE', names.outcomes]] as const) {
-    if (!set.has(name)) report.error('unknown-variable', element.line, `the template ${last} needs ${name}, which is not declared`);
+  for (const [name, set] of [
+    ['RESPONSE', names.responses],
+    ['SCORE', names.outcomes],
+  ] as const) {
+    if (!set.has(name))
+      report.error(
+        'unknown-variable',
+        element.line,
+        `the template ${last} needs ${name}, which is not declared`,
+      );
   }
   return { kind: 'template', template };
 }
@@ -116,7 +153,8 @@ function readProcessing(root: XmlElement, names: Names, report: Reporter): Respo
 function checkBindings(item: Item, line: number, report: Reporter): void {
   const bound = interactionsOf(item.body).map((one) => one.responseIdentifier);
   const twice = bound.find((one, i) => bound.indexOf(one) < i);
-  if (twice !== undefined) report.error('bound-twice', line, `two interactions are bound to the response ${twice}`);
+  if (twice !== undefined)
+    report.error('bound-twice', line, `two interactions are bound to the response ${twice}`);
 }
 
 /** Reads a `qti-assessment-stimulus`. */
@@ -125,9 +163,17 @@ export function readStimulus(root: XmlElement, context: FileContext): Stimulus |
   const identifier = root.attributes.identifier ?? '';
   const body = childOf(root, 'qti-stimulus-body');
   if (root.name !== 'qti-assessment-stimulus' || identifier === '' || !body) {
-    report.error('not-a-stimulus', root.line, 'the file does not hold a qti-assessment-stimulus with an identifier and a body');
+    report.error(
+      'not-a-stimulus',
+      root.line,
+      'the file does not hold a qti-assessment-stimulus with an identifier and a body',
+    );
     return null;
   }
-  const reader = new ContentReader({ report, shapes: new Map(), asset: (href, line) => context.asset(href, line) });
+  const reader = new ContentReader({
+    report,
+    shapes: new Map(),
+    asset: (href, line) => context.asset(href, line),
+  });
   return { identifier, title: root.attributes.title ?? identifier, body: reader.children(body) };
 }

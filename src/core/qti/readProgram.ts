@@ -20,21 +20,39 @@ function readExpression(element: XmlElement, names: Names, report: Reporter): Ex
   const name = op(element);
   const children = elementsOf(element);
   const arity = ARITY[name];
-  if (!arity) report.error('unknown-expression', element.line, `${element.name} is not an expression of the standard`);
+  if (!arity)
+    report.error('unknown-expression', element.line, `${element.name} is not an expression of the standard`);
   else if (children.length < arity[0] || children.length > arity[1]) {
     const wanted = arity[0] === arity[1] ? String(arity[0]) : `${arity[0]} or more`;
-    report.error('expression-children', element.line, `${element.name} takes ${wanted} expressions, ${children.length} are given`);
+    report.error(
+      'expression-children',
+      element.line,
+      `${element.name} takes ${wanted} expressions, ${children.length} are given`,
+    );
   }
   if (name === 'custom-operator' && !isCustomOperator(element.attributes.class ?? '')) {
-    report.error('unknown-operator', element.line, `the custom operator "${element.attributes.class ?? ''}" is not known`);
+    report.error(
+      'unknown-operator',
+      element.line,
+      `the custom operator "${element.attributes.class ?? ''}" is not known`,
+    );
   }
   if (name === 'pattern-match' && matchesPattern('', element.attributes.pattern ?? '') === null) {
-    report.error('bad-pattern', element.line, `"${element.attributes.pattern ?? ''}" is not a regular expression that can be run safely`);
+    report.error(
+      'bad-pattern',
+      element.line,
+      `"${element.attributes.pattern ?? ''}" is not a regular expression that can be run safely`,
+    );
   }
   const identifier = element.attributes.identifier;
   if (['variable', 'correct', 'default', 'map-response', 'map-response-point'].includes(name)) {
     const known = identifier !== undefined && isKnown(identifier, names);
-    if (!known) report.error('unknown-variable', element.line, `${element.name} names "${identifier ?? ''}", which is not declared`);
+    if (!known)
+      report.error(
+        'unknown-variable',
+        element.line,
+        `${element.name} names "${identifier ?? ''}", which is not declared`,
+      );
   }
   return {
     op: name,
@@ -48,7 +66,12 @@ function readExpression(element: XmlElement, names: Names, report: Reporter): Ex
 function isKnown(identifier: string, names: Names): boolean {
   if (names.test && identifier.includes('.')) return true;
   const builtIn = ['completionStatus', 'numAttempts', 'duration'].includes(identifier);
-  return builtIn || names.responses.has(identifier) || names.outcomes.has(identifier) || names.templates.has(identifier);
+  return (
+    builtIn ||
+    names.responses.has(identifier) ||
+    names.outcomes.has(identifier) ||
+    names.templates.has(identifier)
+  );
 }
 
 const NO_EXPRESSION: Expression = { op: 'null', attributes: {}, args: [], text: '', line: 0 };
@@ -56,7 +79,8 @@ const NO_EXPRESSION: Expression = { op: 'null', attributes: {}, args: [], text: 
 function readBranches(element: XmlElement, names: Names, report: Reporter): Branch[] {
   return elementsOf(element).flatMap((branch): Branch[] => {
     const [first, ...rest] = elementsOf(branch);
-    if (/-else$/.test(branch.name)) return [{ test: null, rules: readRules(elementsOf(branch), names, report) }];
+    if (/-else$/.test(branch.name))
+      return [{ test: null, rules: readRules(elementsOf(branch), names, report) }];
     if (!/-(if|else-if)$/.test(branch.name) || !first) {
       report.error('bad-rule', branch.line, `${branch.name} is not a branch of a condition`);
       return [];
@@ -73,7 +97,12 @@ function readRule(element: XmlElement, names: Names, report: Reporter): Rule[] {
   const target = (kind: keyof Names): boolean => {
     const set = names[kind];
     const known = typeof set !== 'boolean' && (set.has(identifier) || identifier === 'completionStatus');
-    if (!known) report.error('unknown-variable', element.line, `${element.name} sets "${identifier}", which is not declared`);
+    if (!known)
+      report.error(
+        'unknown-variable',
+        element.line,
+        `${element.name} sets "${identifier}", which is not declared`,
+      );
     if (!child) report.error('bad-rule', element.line, `${element.name} has no expression`);
     return known && child !== undefined;
   };

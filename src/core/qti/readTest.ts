@@ -1,4 +1,12 @@
-import { DEFAULT_SESSION_CONTROL, type ItemRef, type ItemSessionControl, type Section, type Test, type TestPart, type TimeLimits } from '../item/test';
+import {
+  DEFAULT_SESSION_CONTROL,
+  type ItemRef,
+  type ItemSessionControl,
+  type Section,
+  type Test,
+  type TestPart,
+  type TimeLimits,
+} from '../item/test';
 import type { RubricBlock } from '../item/item';
 import type { Reporter } from './problem';
 import { ContentReader } from './readContent';
@@ -109,7 +117,9 @@ class TestReader {
     const item = this.context.item(element.attributes.href ?? '', element.line);
     this.refuseRules(element);
     if (item === null) return [];
-    const weights = elementsOf(element, 'qti-weight').map((one) => [one.attributes.identifier ?? '', numberAttribute(one, 'value', 1)] as const);
+    const weights = elementsOf(element, 'qti-weight').map(
+      (one) => [one.attributes.identifier ?? '', numberAttribute(one, 'value', 1)] as const,
+    );
     return [
       {
         kind: 'item',
@@ -139,11 +149,17 @@ export function readTest(root: XmlElement, context: TestContext): Test | null {
   const { report } = context;
   const identifier = root.attributes.identifier ?? '';
   if (root.name !== 'qti-assessment-test' || identifier === '') {
-    report.error('not-a-test', root.line, 'the file does not begin with a qti-assessment-test that has an identifier');
+    report.error(
+      'not-a-test',
+      root.line,
+      'the file does not begin with a qti-assessment-test that has an identifier',
+    );
     return null;
   }
   const reader = new TestReader(context);
-  const outcomes = elementsOf(root, 'qti-outcome-declaration').flatMap((one) => readOutcomeDeclaration(one, report) ?? []);
+  const outcomes = elementsOf(root, 'qti-outcome-declaration').flatMap(
+    (one) => readOutcomeDeclaration(one, report) ?? [],
+  );
   const processing = childOf(root, 'qti-outcome-processing');
   const parts = elementsOf(root, 'qti-test-part').map((part) => reader.part(part));
   if (parts.length === 0) report.error('no-parts', root.line, 'the test has no qti-test-part');
@@ -159,7 +175,12 @@ export function readTest(root: XmlElement, context: TestContext): Test | null {
     outcomeProcessing: processing
       ? readRules(
           elementsOf(processing),
-          { responses: new Set(), outcomes: new Set(outcomes.map((one) => one.identifier)), templates: new Set(), test: true },
+          {
+            responses: new Set(),
+            outcomes: new Set(outcomes.map((one) => one.identifier)),
+            templates: new Set(),
+            test: true,
+          },
           report,
         )
       : [],

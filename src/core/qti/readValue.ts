@@ -1,4 +1,15 @@
-import { BASE_TYPES, CARDINALITIES, container, parseScalar, single, type BaseType, type Cardinality, type Scalar, type SingleValue, type Value } from '../item/value';
+import {
+  BASE_TYPES,
+  CARDINALITIES,
+  container,
+  parseScalar,
+  single,
+  type BaseType,
+  type Cardinality,
+  type Scalar,
+  type SingleValue,
+  type Value,
+} from '../item/value';
 import type { Reporter } from './problem';
 import { elementsOf, textOf, type XmlElement } from './xml';
 
@@ -9,29 +20,45 @@ export function isCardinality(text: string | undefined): text is Cardinality {
   return (CARDINALITIES as readonly string[]).includes(text ?? '');
 }
 
-function readScalarText(text: string, baseType: BaseType, line: number, report: Reporter): Scalar | undefined {
+function readScalarText(
+  text: string,
+  baseType: BaseType,
+  line: number,
+  report: Reporter,
+): Scalar | undefined {
   const scalar = parseScalar(baseType === 'string' ? text : text.trim(), baseType);
-  if (scalar === undefined) report.error('bad-value', line, `"${text.trim().slice(0, 60)}" is not a value of type ${baseType}`);
+  if (scalar === undefined)
+    report.error('bad-value', line, `"${text.trim().slice(0, 60)}" is not a value of type ${baseType}`);
   return scalar;
 }
 
 /** The `qti-value` children of a default value, a correct response or a row. Problems are reported, never thrown. */
-export function readValues(parent: XmlElement, cardinality: Cardinality, baseType: BaseType | null, report: Reporter): Value {
+export function readValues(
+  parent: XmlElement,
+  cardinality: Cardinality,
+  baseType: BaseType | null,
+  report: Reporter,
+): Value {
   const values = elementsOf(parent, 'qti-value');
   if (cardinality === 'record') {
     const fields: Record<string, SingleValue | null> = {};
     for (const element of values) {
       const name = element.attributes['field-identifier'] ?? '';
-      const fieldType = isBaseType(element.attributes['base-type']) ? element.attributes['base-type'] : 'string';
+      const fieldType = isBaseType(element.attributes['base-type'])
+        ? element.attributes['base-type']
+        : 'string';
       const scalar = readScalarText(textOf(element), fieldType, element.line, report);
       fields[name] = scalar === undefined ? null : single(fieldType, scalar);
     }
     return Object.keys(fields).length > 0 ? { cardinality: 'record', fields } : null;
   }
   if (baseType === null) return null;
-  const scalars = values.flatMap((element) => readScalarText(textOf(element), baseType, element.line, report) ?? []);
+  const scalars = values.flatMap(
+    (element) => readScalarText(textOf(element), baseType, element.line, report) ?? [],
+  );
   if (cardinality !== 'single') return container(cardinality, baseType, scalars);
   const [first] = scalars;
-  if (values.length > 1) report.error('bad-value', parent.line, `one value is allowed here, ${values.length} are given`);
+  if (values.length > 1)
+    report.error('bad-value', parent.line, `one value is allowed here, ${values.length} are given`);
   return first === undefined ? null : single(baseType, first);
 }

@@ -1,4 +1,7 @@
-/** How much fits: two sheets beside one another, one above the other, or all in one column that scrolls as a whole. */
+/**
+ * How much fits: two sheets beside one another, one above the other (a tablet held upright), or all in one column that scrolls
+ * as a whole.
+ */
 export type Layout = 'wide' | 'stacked' | 'narrow';
 
 /**
@@ -8,7 +11,7 @@ export type Layout = 'wide' | 'stacked' | 'narrow';
 export function layoutFor(width: number, height: number, magnification: number): Layout {
   const [w, h] = [width / magnification, height / magnification];
   if (w < 660 || h < 420) return 'narrow';
-  return w < 980 ? 'stacked' : 'wide';
+  return w >= 980 || (w >= 800 && h < 640) ? 'wide' : 'stacked';
 }
 
 /** Steps of the magnifier, as factors. */

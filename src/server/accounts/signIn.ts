@@ -5,7 +5,10 @@ import { Refusal } from '../refusal';
 import { openSession } from './sessions';
 import { userByPassword, type User } from './users';
 
-export const signInInput = z.object({ name: z.string().trim().min(1).max(100), password: z.string().min(1).max(200) });
+export const signInInput = z.object({
+  name: z.string().trim().min(1).max(100),
+  password: z.string().min(1).max(200),
+});
 
 /** Wrong tries allowed per window: few per name, many per address, since a school shares one. */
 const WINDOW_MS = 10 * 60_000;
@@ -43,7 +46,8 @@ export async function signIn(
   const user = await userByPassword(db, input.name, input.password);
   if (!user) {
     prepared(db, 'DELETE FROM sign_in_failures WHERE at < ?').run(now - WINDOW_MS);
-    for (const { key } of keys) prepared(db, 'INSERT INTO sign_in_failures (key, at) VALUES (?, ?)').run(key, now);
+    for (const { key } of keys)
+      prepared(db, 'INSERT INTO sign_in_failures (key, at) VALUES (?, ?)').run(key, now);
     throw new Refusal('wrong-name-or-password', 401);
   }
   prepared(db, 'DELETE FROM sign_in_failures WHERE key = ?').run(keys[0]?.key);

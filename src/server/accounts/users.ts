@@ -31,7 +31,13 @@ const toUser = (row: UserRow): User => ({
 /** Adds a person, or gives an existing sign-in name new data. The password is kept as an argon2id hash only. */
 export async function putUser(
   db: Db,
-  user: { signInName: string; displayName: string; role: Role; password: string; needs?: Partial<AccessNeeds> },
+  user: {
+    signInName: string;
+    displayName: string;
+    role: Role;
+    password: string;
+    needs?: Partial<AccessNeeds>;
+  },
 ): Promise<number> {
   const passwordHash = await hash(user.password);
   const row = prepared<[string, string, string, string, string, number], { id: number }>(
@@ -40,7 +46,14 @@ export async function putUser(
      ON CONFLICT (sign_in_name) DO UPDATE SET display_name = excluded.display_name, role = excluded.role,
        password_hash = excluded.password_hash, needs = excluded.needs
      RETURNING id`,
-  ).get(user.signInName, user.displayName, user.role, passwordHash, JSON.stringify(user.needs ?? {}), Date.now());
+  ).get(
+    user.signInName,
+    user.displayName,
+    user.role,
+    passwordHash,
+    JSON.stringify(user.needs ?? {}),
+    Date.now(),
+  );
   if (!row) throw new Error('the database returned no id for a user');
   return row.id;
 }
@@ -61,5 +74,7 @@ export async function userByPassword(db: Db, signInName: string, password: strin
 }
 
 export function usersByRole(db: Db, role: Role): User[] {
-  return prepared<[string], UserRow>(db, 'SELECT * FROM users WHERE role = ? ORDER BY display_name').all(role).map(toUser);
+  return prepared<[string], UserRow>(db, 'SELECT * FROM users WHERE role = ? ORDER BY display_name')
+    .all(role)
+    .map(toUser);
 }

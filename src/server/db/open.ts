@@ -29,19 +29,31 @@ export function openDatabase(path: string): Db {
  * @throws Error when a file that was already applied has changed since: history is not rewritten
  */
 function migrate(db: Db): void {
-  db.exec('CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, sha256 TEXT NOT NULL, applied_at INTEGER NOT NULL) STRICT');
-  const known = new Map(
-    db.prepare<[], { name: string; sha256: string }>('SELECT name, sha256 FROM migrations').all().map((row) => [row.name, row.sha256]),
+  db.exec(
+    'CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, sha256 TEXT NOT NULL, applied_at INTEGER NOT NULL) STRICT',
   );
-  for (const name of readdirSync(MIGRATIONS).filter((file) => file.endsWith('.sql')).sort()) {
+  const known = new Map(
+    db
+      .prepare<[], { name: string; sha256: string }>('SELECT name, sha256 FROM migrations')
+      .all()
+      .map((row) => [row.name, row.sha256]),
+  );
+  for (const name of readdirSync(MIGRATIONS)
+    .filter((file) => file.endsWith('.sql'))
+    .sort()) {
     const sql = readFileSync(join(MIGRATIONS, name), 'utf8');
     const sha256 = createHash('sha256').update(sql).digest('hex');
     const before = known.get(name);
-    if (before !== undefined && before !== sha256) throw new Error(`the migration ${name} was changed after it had been applied`);
+    if (before !== undefined && before !== sha256)
+      throw new Error(`the migration ${name} was changed after it had been applied`);
     if (before !== undefined) continue;
     db.transaction(() => {
       db.exec(sql);
-      db.prepare('INSERT INTO migrations (name, sha256, applied_at) VALUES (?, ?, ?)').run(name, sha256, Date.now());
+      db.prepare('INSERT INTO migrations (name, sha256, applied_at) VALUES (?, ?, ?)').run(
+        name,
+        sha256,
+        Date.now(),
+      );
     }).immediate();
   }
 }

@@ -4,7 +4,10 @@ import type { Db } from './open';
 const cache = new WeakMap<Db, Map<string, Statement>>();
 
 /** A prepared statement, prepared once per database. */
-export function prepared<Parameters extends unknown[], Row = unknown>(db: Db, sql: string): Statement<Parameters, Row> {
+export function prepared<Parameters extends unknown[], Row = unknown>(
+  db: Db,
+  sql: string,
+): Statement<Parameters, Row> {
   let statements = cache.get(db);
   if (!statements) {
     statements = new Map();

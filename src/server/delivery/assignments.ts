@@ -28,7 +28,10 @@ interface Row {
 }
 
 export function assign(db: Db, testId: number, userId: number): void {
-  prepared(db, 'INSERT INTO assignments (test_id, user_id, created_at) VALUES (?, ?, ?) ON CONFLICT DO NOTHING').run(testId, userId, Date.now());
+  prepared(
+    db,
+    'INSERT INTO assignments (test_id, user_id, created_at) VALUES (?, ?, ?) ON CONFLICT DO NOTHING',
+  ).run(testId, userId, Date.now());
 }
 
 const SELECT = `
@@ -54,14 +57,20 @@ function toAssigned(db: Db, row: Row): AssignedTest {
 
 /** Everything assigned to a student, what is open first. */
 export function assignedTests(db: Db, userId: number): AssignedTest[] {
-  return prepared<[number], Row>(db, `${SELECT} WHERE a.user_id = ? ORDER BY p.handed_in_at IS NOT NULL, a.id`)
+  return prepared<[number], Row>(
+    db,
+    `${SELECT} WHERE a.user_id = ? ORDER BY p.handed_in_at IS NOT NULL, a.id`,
+  )
     .all(userId)
     .map((row) => toAssigned(db, row));
 }
 
 /** One assignment of a student. @throws Refusal `not-found`, also for somebody else's */
 export function assignedTest(db: Db, user: User, assignmentId: number): AssignedTest {
-  const row = prepared<[number, number], Row>(db, `${SELECT} WHERE a.id = ? AND a.user_id = ?`).get(assignmentId, user.id);
+  const row = prepared<[number, number], Row>(db, `${SELECT} WHERE a.id = ? AND a.user_id = ?`).get(
+    assignmentId,
+    user.id,
+  );
   if (!row) throw new Refusal('not-found', 404);
   return toAssigned(db, row);
 }

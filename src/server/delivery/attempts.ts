@@ -33,17 +33,22 @@ export function attemptOf(db: Db, userId: number, attemptId: string): AttemptRow
   return row;
 }
 
-export const timingOf = (row: AttemptRow): Timing => ({ limit: row.limit_ms, used: row.used_ms, runningSince: row.running_since });
+export const timingOf = (row: AttemptRow): Timing => ({
+  limit: row.limit_ms,
+  used: row.used_ms,
+  runningSince: row.running_since,
+});
 
 /**
  * Says something as the server: appends the event and brings the clock columns up to what the reducer makes of all the
  * server's events. The only writer of those columns.
  */
 export function say(db: Db, attemptId: string, action: ServerAction, at: number): void {
-  const seq = (prepared<[string], { top: number | null }>(
-    db,
-    "SELECT max(seq) AS top FROM events WHERE attempt_id = ? AND device = 'server'",
-  ).get(attemptId)?.top ?? 0) + 1;
+  const seq =
+    (prepared<[string], { top: number | null }>(
+      db,
+      "SELECT max(seq) AS top FROM events WHERE attempt_id = ? AND device = 'server'",
+    ).get(attemptId)?.top ?? 0) + 1;
   appendEvent(db, attemptId, { ...action, device: 'server', seq, at } as ServerEvent, at);
   const said = prepared<[string], { body: string }>(
     db,

@@ -29,7 +29,12 @@ export function beginAttempt(db: Db, user: User, assignmentId: number, now: numb
         db,
         `INSERT INTO attempts (id, assignment_id, user_id, seed, phase, last_alive_at, begun_at) VALUES (?, ?, ?, ?, 'not-started', ?, ?)`,
       ).run(attemptId, assignmentId, user.id, randomUUID(), now, now);
-      say(db, attemptId, { type: 'begun', limit: limitWith(assigned.timeLimit, user.needs.timeMultiplier) }, now);
+      say(
+        db,
+        attemptId,
+        { type: 'begun', limit: limitWith(assigned.timeLimit, user.needs.timeMultiplier) },
+        now,
+      );
       return { attemptId };
     })
     .immediate();
@@ -52,7 +57,12 @@ export function attemptContent(db: Db, user: User, attemptId: string): AttemptCo
 }
 
 /** A picture of the test, for the student whose attempt it is. */
-export function attemptAsset(db: Db, user: User, attemptId: string, path: string): { mediaType: string; bytes: Buffer } {
+export function attemptAsset(
+  db: Db,
+  user: User,
+  attemptId: string,
+  path: string,
+): { mediaType: string; bytes: Buffer } {
   const attempt = attemptOf(db, user.id, attemptId);
   const content = loadTest(db, attempt.test_id);
   const asset = content && loadAsset(db, content.packageId, path);
@@ -77,7 +87,11 @@ export function resumeAttempt(db: Db, user: User, attemptId: string, device: str
       if (attempt.phase === 'running') closeStretch(db, attempt, device, now);
       const after = attemptOf(db, user.id, attemptId);
       if (after.phase === 'stopped') say(db, attemptId, { type: 'resumed', by: device }, now);
-      prepared(db, 'UPDATE attempts SET device = ?, last_alive_at = max(last_alive_at, ?) WHERE id = ?').run(device, now, attemptId);
+      prepared(db, 'UPDATE attempts SET device = ?, last_alive_at = max(last_alive_at, ?) WHERE id = ?').run(
+        device,
+        now,
+        attemptId,
+      );
       return { state: stateOf(db, attemptId), cursor: newestEvent(db, attemptId), serverNow: now };
     })
     .immediate();
@@ -118,10 +132,12 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
     for (const sent of batch.events) {
       const event: BrowserEvent = { ...sent, device: batch.device, at: Math.min(sent.at, now) };
       const counts = attempt.phase !== 'handed-in' && !isOver(timing, event.at, GRACE);
-      if (appendEvent(db, attemptId, event, now) && event.type === 'answered' && counts) putResponses(db, attemptId, event);
+      if (appendEvent(db, attemptId, event, now) && event.type === 'answered' && counts)
+        putResponses(db, attemptId, event);
       alive = Math.max(alive, event.at);
     }
-    if (alive > attempt.last_alive_at) prepared(db, 'UPDATE attempts SET last_alive_at = ? WHERE id = ?').run(alive, attemptId);
+    if (alive > attempt.last_alive_at)
+      prepared(db, 'UPDATE attempts SET last_alive_at = ? WHERE id = ?').run(alive, attemptId);
     if (attempt.phase === 'running' && isOver(timing, now, GRACE)) handInNow(db, attempt, 'time', now);
     const others = eventsSince(db, attemptId, batch.cursor, batch.device);
     return {
@@ -153,7 +169,14 @@ function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: n
  * Hands in: the answers are scored and the attempt is over. Again is harmless.
  * @throws Refusal `moved` when another browser has the attempt
  */
-export function handIn(db: Db, user: User, attemptId: string, device: string, reason: 'asked' | 'time', now: number): void {
+export function handIn(
+  db: Db,
+  user: User,
+  attemptId: string,
+  device: string,
+  reason: 'asked' | 'time',
+  now: number,
+): void {
   db.transaction(() => {
     const attempt = attemptOf(db, user.id, attemptId);
     if (attempt.phase === 'handed-in') return;

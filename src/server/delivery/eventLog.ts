@@ -48,7 +48,12 @@ export function stateOf(db: Db, attemptId: string): AttemptState {
 
 /** The number of the newest event. */
 export function newestEvent(db: Db, attemptId: string): number {
-  return prepared<[string], { top: number | null }>(db, 'SELECT max(id) AS top FROM events WHERE attempt_id = ?').get(attemptId)?.top ?? 0;
+  return (
+    prepared<[string], { top: number | null }>(
+      db,
+      'SELECT max(id) AS top FROM events WHERE attempt_id = ?',
+    ).get(attemptId)?.top ?? 0
+  );
 }
 
 /** Events since a cursor that other devices or the server made. */
@@ -62,7 +67,11 @@ export function eventsSince(db: Db, attemptId: string, cursor: number, exceptDev
 }
 
 /** The responses as they stand, beside the events; the later answer wins, as in the reducer. */
-export function putResponses(db: Db, attemptId: string, event: Extract<BrowserEvent, { type: 'answered' }>): void {
+export function putResponses(
+  db: Db,
+  attemptId: string,
+  event: Extract<BrowserEvent, { type: 'answered' }>,
+): void {
   for (const [response, value] of Object.entries(event.responses)) {
     prepared(
       db,

@@ -11,7 +11,12 @@ const refuse = (file: string, code: string, message: string): never => {
 };
 
 const isSafePath = (path: string) =>
-  path !== '' && !path.startsWith('/') && !path.includes('\\') && !path.includes('\0') && posix.normalize(path) === path && !path.startsWith('..');
+  path !== '' &&
+  !path.startsWith('/') &&
+  !path.includes('\\') &&
+  !path.includes('\0') &&
+  posix.normalize(path) === path &&
+  !path.startsWith('..');
 
 /** A package from the bytes of a zip. @throws UnreadablePackage for a broken zip, a path that leads outside, or a limit */
 export function filesOfZip(bytes: Uint8Array, name: string): PackageFiles {
@@ -23,12 +28,14 @@ export function filesOfZip(bytes: Uint8Array, name: string): PackageFiles {
       filter: (entry) => {
         count += 1;
         total += entry.originalSize;
-        if (count > PACKAGE_LIMITS.entries) refuse(name, 'too-large', `the zip holds more than ${PACKAGE_LIMITS.entries} files`);
+        if (count > PACKAGE_LIMITS.entries)
+          refuse(name, 'too-large', `the zip holds more than ${PACKAGE_LIMITS.entries} files`);
         if (entry.originalSize > PACKAGE_LIMITS.fileBytes || total > PACKAGE_LIMITS.totalBytes) {
           refuse(name, 'too-large', `"${entry.name}" makes the package larger than is read`);
         }
         if (entry.name.endsWith('/')) return false;
-        if (!isSafePath(entry.name)) refuse(name, 'bad-path', `"${entry.name}" is not a path inside a package`);
+        if (!isSafePath(entry.name))
+          refuse(name, 'bad-path', `"${entry.name}" is not a path inside a package`);
         return true;
       },
     });
@@ -55,14 +62,16 @@ export function filesOfFolder(root: string): PackageFiles {
       const stat = lstatSync(full);
       if (stat.isDirectory()) walk(full);
       else if (stat.isFile()) sizes.set(relative(root, full).split(sep).join('/'), stat.size);
-      if (sizes.size > PACKAGE_LIMITS.entries) refuse(root, 'too-large', `the folder holds more than ${PACKAGE_LIMITS.entries} files`);
+      if (sizes.size > PACKAGE_LIMITS.entries)
+        refuse(root, 'too-large', `the folder holds more than ${PACKAGE_LIMITS.entries} files`);
     }
   };
   walk(root);
   return {
     paths: new Set(sizes.keys()),
     read: (path) => {
-      if ((sizes.get(path) ?? 0) > PACKAGE_LIMITS.fileBytes) refuse(path, 'too-large', 'the file is larger than is read');
+      if ((sizes.get(path) ?? 0) > PACKAGE_LIMITS.fileBytes)
+        refuse(path, 'too-large', 'the file is larger than is read');
       return readFileSync(join(root, path));
     },
   };

@@ -28,15 +28,25 @@ export function importPackage(db: Db, files: PackageFiles): Imported {
       ).get(content.identifier, Date.now(), JSON.stringify(content.problems));
       if (!row) throw new Error('the database returned no id for a package');
       const packageId = row.id;
-      for (const table of ['items', 'stimuli', 'assets']) prepared(db, `DELETE FROM ${table} WHERE package_id = ?`).run(packageId);
+      for (const table of ['items', 'stimuli', 'assets'])
+        prepared(db, `DELETE FROM ${table} WHERE package_id = ?`).run(packageId);
       const putModel = (table: 'items' | 'stimuli', identifier: string, model: Item | Stimulus) =>
-        prepared(db, `INSERT INTO ${table} (package_id, identifier, model) VALUES (?, ?, ?)`).run(packageId, identifier, JSON.stringify(model));
+        prepared(db, `INSERT INTO ${table} (package_id, identifier, model) VALUES (?, ?, ?)`).run(
+          packageId,
+          identifier,
+          JSON.stringify(model),
+        );
       for (const [identifier, item] of content.items) putModel('items', identifier, item);
       for (const [identifier, stimulus] of content.stimuli) putModel('stimuli', identifier, stimulus);
       for (const path of content.assets) {
         const mediaType = mediaTypeOf(path);
         if (mediaType === null) continue;
-        prepared(db, 'INSERT INTO assets (package_id, path, media_type, bytes) VALUES (?, ?, ?, ?)').run(packageId, path, mediaType, Buffer.from(files.read(path)));
+        prepared(db, 'INSERT INTO assets (package_id, path, media_type, bytes) VALUES (?, ?, ?, ?)').run(
+          packageId,
+          path,
+          mediaType,
+          Buffer.from(files.read(path)),
+        );
       }
       const testIds = content.tests.map((test) => putTest(db, packageId, test));
       return { packageId, testIds, content };
@@ -79,7 +89,10 @@ export function loadTest(db: Db, testId: number): TestContent | null {
   if (known) return known;
   const models = <T>(table: 'items' | 'stimuli') =>
     new Map(
-      prepared<[number], { identifier: string; model: string }>(db, `SELECT identifier, model FROM ${table} WHERE package_id = ?`)
+      prepared<[number], { identifier: string; model: string }>(
+        db,
+        `SELECT identifier, model FROM ${table} WHERE package_id = ?`,
+      )
         .all(row.package_id)
         .map(({ identifier, model }) => [identifier, JSON.parse(model) as T]),
     );
@@ -96,7 +109,11 @@ export function loadTest(db: Db, testId: number): TestContent | null {
 }
 
 /** A picture, sound or file of a package. */
-export function loadAsset(db: Db, packageId: number, path: string): { mediaType: string; bytes: Buffer } | null {
+export function loadAsset(
+  db: Db,
+  packageId: number,
+  path: string,
+): { mediaType: string; bytes: Buffer } | null {
   const row = prepared<[number, string], { media_type: string; bytes: Buffer }>(
     db,
     'SELECT media_type, bytes FROM assets WHERE package_id = ? AND path = ?',

@@ -19,8 +19,14 @@ export function scoreAttempt(db: Db, attemptId: string, testId: number): void {
   for (const ref of itemRefsOf(content.test)) {
     const item = content.items.get(ref.item);
     if (!item) continue;
-    const score = scoreItem(item, state.items[ref.identifier]?.responses ?? {}, seededRandom(`${attemptId}/${ref.identifier}`));
-    const outcomes = Object.fromEntries(Object.entries(score.outcomes).map(([name, value]) => [name, toJson(value)]));
+    const score = scoreItem(
+      item,
+      state.items[ref.identifier]?.responses ?? {},
+      seededRandom(`${attemptId}/${ref.identifier}`),
+    );
+    const outcomes = Object.fromEntries(
+      Object.entries(score.outcomes).map(([name, value]) => [name, toJson(value)]),
+    );
     prepared(
       db,
       `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
@@ -49,7 +55,12 @@ export interface AttemptResult {
 const numberIn = (outcomes: Record<string, JsonValue>, name: string): number | null =>
   typeof outcomes[name] === 'number' ? outcomes[name] : null;
 
-function verdictOf(score: number | null, maximum: number | null, progress: string, scoredBy: string): Verdict {
+function verdictOf(
+  score: number | null,
+  maximum: number | null,
+  progress: string,
+  scoredBy: string,
+): Verdict {
   if (progress === 'empty') return 'not-answered';
   if (scoredBy !== 'machine') return 'not-marked';
   if (score === null || score <= 0) return 'wrong';
@@ -77,7 +88,9 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     if (!row) return [];
     const outcomes = JSON.parse(row.outcomes) as Record<string, JsonValue>;
     const [score, maximum] = [numberIn(outcomes, 'SCORE'), numberIn(outcomes, 'MAXSCORE')];
-    return [{ number: i + 1, verdict: verdictOf(score, maximum, row.progress, row.scored_by), score, maximum }];
+    return [
+      { number: i + 1, verdict: verdictOf(score, maximum, row.progress, row.scored_by), score, maximum },
+    ];
   });
   const marked = questions.filter((one) => one.verdict !== 'not-marked');
   return {

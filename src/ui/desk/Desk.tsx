@@ -25,13 +25,21 @@ export function Desk({ name, rows }: { name: string; rows: readonly DeskRow[] })
 function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
   const t = useTranslations('desk');
   const columns: TableColumnsType<DeskRow> = [
-    { key: 'student', title: t('student'), dataIndex: 'student', sorter: (a, b) => a.student.localeCompare(b.student) },
+    {
+      key: 'student',
+      title: t('student'),
+      dataIndex: 'student',
+      sorter: (a, b) => a.student.localeCompare(b.student),
+    },
     { key: 'test', title: t('test'), dataIndex: 'test' },
     { key: 'state', title: t('state'), render: (_, row) => t(`states.${row.state}`) },
     {
       key: 'score',
       title: t('score'),
-      render: (_, row) => (row.score === null || row.maximum === null ? t('noScore') : t('scoreOf', { score: row.score, maximum: row.maximum })),
+      render: (_, row) =>
+        row.score === null || row.maximum === null
+          ? t('noScore')
+          : t('scoreOf', { score: row.score, maximum: row.maximum }),
     },
   ];
   return (

@@ -32,8 +32,12 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
   const t = useTranslations('before');
   const tests = useTranslations('tests');
   const refusals = useTranslations('refusals');
-  const [state, setState] = useState<{ working: boolean; problem: string | null }>({ working: false, problem: null });
-  const minutes = assigned.timeLimit === null ? null : Math.round((assigned.timeLimit * needs.timeMultiplier) / 60);
+  const [state, setState] = useState<{ working: boolean; problem: string | null }>({
+    working: false,
+    problem: null,
+  });
+  const minutes =
+    assigned.timeLimit === null ? null : Math.round((assigned.timeLimit * needs.timeMultiplier) / 60);
   const begun = assigned.state !== 'not-started';
   const start = async () => {
     setState({ working: true, problem: null });
@@ -51,7 +55,13 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
         <Fact name={t('questions')} value={tests('questions', { count: assigned.questions })} />
         <Fact
           name={t('time')}
-          value={minutes === null ? tests('untimed') : needs.timeMultiplier > 1 ? t('extraTime', { minutes }) : tests('minutes', { count: minutes })}
+          value={
+            minutes === null
+              ? tests('untimed')
+              : needs.timeMultiplier > 1
+                ? t('extraTime', { minutes })
+                : tests('minutes', { count: minutes })
+          }
         />
         <Fact name={t('tools')} value={t('toolList')} />
         <SetForYou needs={needs} />
@@ -61,10 +71,18 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
         <h2 id="directions">{t('directions')}</h2>
         <ContentView content={directions} slots={{ assetUrl: (path) => path }} />
       </section>
-      {state.problem !== null && <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />}
+      {state.problem !== null && (
+        <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />
+      )}
       <div className={styles.startRow}>
         <p>{begun ? null : minutes === null ? t('noClock') : t('clock')}</p>
-        <Button type="primary" size="large" className={styles.start} onClick={() => void start()} disabled={state.working}>
+        <Button
+          type="primary"
+          size="large"
+          className={styles.start}
+          onClick={() => void start()}
+          disabled={state.working}
+        >
           {state.working ? t('working') : startWords}
         </Button>
         <Button type="link" size="large" href="/tests">
@@ -91,7 +109,9 @@ function SetForYou({ needs }: { needs: AccessNeeds }) {
   const colours = useTranslations('tools.colours.schemes');
   const set = [
     ...(needs.scheme === 'paper' ? [] : [t('needs.scheme', { scheme: colours(needs.scheme).toLowerCase() })]),
-    ...(needs.magnification === 1 ? [] : [t('needs.magnification', { percent: Math.round(needs.magnification * 100) })]),
+    ...(needs.magnification === 1
+      ? []
+      : [t('needs.magnification', { percent: Math.round(needs.magnification * 100) })]),
     ...needs.toolsOn.map((tool) => t(`needs.${tool}`)),
   ];
   return set.length === 0 ? null : <Fact name={t('setForYou')} value={set.join(', ')} />;

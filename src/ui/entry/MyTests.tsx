@@ -18,7 +18,15 @@ export interface TestRow {
 }
 
 /** What is assigned: not started, stopped part-way, handed in. Opening one starts nothing yet. */
-export function MyTests({ name, needs, tests }: { name: string; needs: AccessNeeds; tests: readonly TestRow[] }) {
+export function MyTests({
+  name,
+  needs,
+  tests,
+}: {
+  name: string;
+  needs: AccessNeeds;
+  tests: readonly TestRow[];
+}) {
   return (
     <Page name={name} needs={needs}>
       <TestList name={name} needs={needs} tests={tests} />
@@ -29,7 +37,8 @@ export function MyTests({ name, needs, tests }: { name: string; needs: AccessNee
 function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; tests: readonly TestRow[] }) {
   const t = useTranslations('tests');
   const format = useFormatter();
-  const where = (test: TestRow) => (test.state === 'handed-in' ? `/attempts/${test.attemptId ?? ''}/score` : `/tests/${test.assignmentId}`);
+  const where = (test: TestRow) =>
+    test.state === 'handed-in' ? `/attempts/${test.attemptId ?? ''}/score` : `/tests/${test.assignmentId}`;
   const date = (at: number) => format.dateTime(new Date(at), { dateStyle: 'long', timeStyle: 'short' });
   return (
     <>
@@ -43,7 +52,9 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
               <h2>{test.title}</h2>
               <p className={styles.soft}>
                 {t('questions', { count: test.questions })} ·{' '}
-                {test.timeLimit === null ? t('untimed') : t('minutes', { count: Math.round((test.timeLimit * needs.timeMultiplier) / 60) })}
+                {test.timeLimit === null
+                  ? t('untimed')
+                  : t('minutes', { count: Math.round((test.timeLimit * needs.timeMultiplier) / 60) })}
               </p>
               <p className={styles.stateLine}>
                 <Tag className={styles.tag}>{t(`state.${test.state}`)}</Tag>

@@ -40,7 +40,11 @@ function Bar({ name }: { name?: string }) {
       {name !== undefined && (
         <>
           <span className={styles.who}>{name}</span>
-          <Button onClick={() => void post('/api/sign-out', {}).finally(() => window.location.assign('/sign-in'))}>{t('signOut')}</Button>
+          <Button
+            onClick={() => void post('/api/sign-out', {}).finally(() => window.location.assign('/sign-in'))}
+          >
+            {t('signOut')}
+          </Button>
         </>
       )}
     </header>

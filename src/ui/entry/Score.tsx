@@ -14,10 +14,21 @@ export interface Result {
   readonly score: number;
   readonly maximum: number;
   readonly notMarked: number;
-  readonly questions: readonly { readonly number: number; readonly verdict: Verdict; readonly score: number | null; readonly maximum: number | null }[];
+  readonly questions: readonly {
+    readonly number: number;
+    readonly verdict: Verdict;
+    readonly score: number | null;
+    readonly maximum: number | null;
+  }[];
 }
 
-const ICONS = { right: Check, partly: Contrast, wrong: X, 'not-answered': CircleSlash, 'not-marked': CircleDashed };
+const ICONS = {
+  right: Check,
+  partly: Contrast,
+  wrong: X,
+  'not-answered': CircleSlash,
+  'not-marked': CircleDashed,
+};
 
 /** The score, question by question: right, partly, not, not answered, not marked yet. */
 export function Score({ name, needs, result }: { name: string; needs: AccessNeeds; result: Result }) {
@@ -62,7 +73,9 @@ function ScoreTable({ result }: { result: Result }) {
                 </td>
                 <td>
                   {maximum !== null &&
-                    (verdict === 'not-marked' ? t('pointsLater', { maximum }) : t('pointsOf', { score: round(score ?? 0), maximum }))}
+                    (verdict === 'not-marked'
+                      ? t('pointsLater', { maximum })
+                      : t('pointsOf', { score: round(score ?? 0), maximum }))}
                 </td>
               </tr>
             );

@@ -1,12 +1,20 @@
 /** A refusal of the server as data, `network` when it did not answer. */
-export type Answer<T> = { readonly ok: true; readonly data: T } | { readonly ok: false; readonly code: string; readonly minutes?: number };
+export type Answer<T> =
+  | { readonly ok: true; readonly data: T }
+  | { readonly ok: false; readonly code: string; readonly minutes?: number };
 
 /** Sends JSON and never throws. */
 export async function post<T>(path: string, body: unknown): Promise<Answer<T>> {
   try {
-    const response = await fetch(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    const response = await fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
     const data = (await response.json()) as T & { code?: string; minutes?: number };
-    return response.ok ? { ok: true, data } : { ok: false, code: data.code ?? 'network', minutes: data.minutes };
+    return response.ok
+      ? { ok: true, data }
+      : { ok: false, code: data.code ?? 'network', minutes: data.minutes };
   } catch {
     return { ok: false, code: 'network' };
   }

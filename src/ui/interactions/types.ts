@@ -24,6 +24,9 @@ export interface InteractionView {
   readonly View: ComponentType<InteractionProps>;
 }
 
-export function defineView<Model extends InteractionModel>(type: string, View: ComponentType<InteractionProps<Model>>): InteractionView {
+export function defineView<Model extends InteractionModel>(
+  type: string,
+  View: ComponentType<InteractionProps<Model>>,
+): InteractionView {
   return { type, View: View as unknown as ComponentType<InteractionProps> };
 }

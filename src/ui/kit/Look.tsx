@@ -6,7 +6,15 @@ import { AntLook } from './AntLook';
 import { usePageLook } from './usePageLook';
 
 /** A page outside the player in a person's colours and size. */
-export function Look({ scheme, magnification, children }: { scheme: SchemeId; magnification: number; children: ReactNode }) {
+export function Look({
+  scheme,
+  magnification,
+  children,
+}: {
+  scheme: SchemeId;
+  magnification: number;
+  children: ReactNode;
+}) {
   usePageLook(scheme, magnification);
   return (
     <AntLook scheme={scheme} magnification={magnification}>

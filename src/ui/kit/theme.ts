@@ -37,5 +37,8 @@ export function themeFor(schemeId: SchemeId, magnification: number): ThemeConfig
       controlOutline: palette.focus,
       motion: false,
     },
+    components: {
+      Button: { primaryShadow: 'none', defaultShadow: 'none', dangerShadow: 'none', fontWeight: 600 },
+    },
   };
 }

@@ -29,5 +29,11 @@ export function Cover({ title, text, action }: CoverProps) {
 /** Another browser has this test now; it can be taken back. Answers not yet sent from here still are. */
 export function MovedCover({ onTakeBack }: { onTakeBack: () => void }) {
   const t = useTranslations('covers');
-  return <Cover title={t('movedTitle')} text={t('movedText')} action={{ words: t('movedAction'), act: onTakeBack }} />;
+  return (
+    <Cover
+      title={t('movedTitle')}
+      text={t('movedText')}
+      action={{ words: t('movedAction'), act: onTakeBack }}
+    />
+  );
 }

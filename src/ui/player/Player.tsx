@@ -41,7 +41,12 @@ function useLoaded(attemptId: string): { loaded: Loaded | null; problem: string 
     const transport = httpTransport(attemptId);
     const load = async () => {
       const content = await transport.content();
-      session = await openSession(crypto.randomUUID(), openJournal(attemptId), transport, (serverNow) => new ServerClock(serverNow, () => performance.now()));
+      session = await openSession(
+        crypto.randomUUID(),
+        openJournal(attemptId),
+        transport,
+        (serverNow) => new ServerClock(serverNow, () => performance.now()),
+      );
       if (gone) session.close();
       else setLoaded({ content, session });
     };
@@ -65,9 +70,18 @@ function Loader({ attemptId }: { attemptId: string }) {
   const t = useTranslations('covers');
   const { loaded, problem, again } = useLoaded(attemptId);
   if (problem === 'not-signed-in') {
-    return <Cover title={t('signedOutTitle')} text={t('signedOutText')} action={{ words: t('signIn'), act: () => window.location.assign('/sign-in') }} />;
+    return (
+      <Cover
+        title={t('signedOutTitle')}
+        text={t('signedOutText')}
+        action={{ words: t('signIn'), act: () => window.location.assign('/sign-in') }}
+      />
+    );
   }
-  if (problem !== null) return <Cover title={t('problemTitle')} text={t('problemText')} action={{ words: t('again'), act: again }} />;
+  if (problem !== null)
+    return (
+      <Cover title={t('problemTitle')} text={t('problemText')} action={{ words: t('again'), act: again }} />
+    );
   if (!loaded) return <Cover title={t('loadingTitle')} text={t('loadingText')} />;
   return <Running key={attemptId} attemptId={attemptId} {...loaded} onTakeBack={again} />;
 }
@@ -81,11 +95,20 @@ function Running({ attemptId, content, session, onTakeBack }: RunningProps) {
   const { test, student } = content;
   const t = useTranslations('covers');
   const status = useSyncExternalStore(session.subscribe, session.getStatus, session.getStatus);
-  const tools = useSyncExternalStore(session.subscribe, () => session.getState().tools, () => session.getState().tools);
-  const phase = useSyncExternalStore(session.subscribe, () => session.getState().phase, () => session.getState().phase);
+  const tools = useSyncExternalStore(
+    session.subscribe,
+    () => session.getState().tools,
+    () => session.getState().tools,
+  );
+  const phase = useSyncExternalStore(
+    session.subscribe,
+    () => session.getState().phase,
+    () => session.getState().phase,
+  );
   const [spoken, setSpoken] = useState('');
   const scheme = isSchemeId(tools.colours?.scheme) ? tools.colours.scheme : student.needs.scheme;
-  const magnification = typeof tools.magnifier?.factor === 'number' ? tools.magnifier.factor : student.needs.magnification;
+  const magnification =
+    typeof tools.magnifier?.factor === 'number' ? tools.magnifier.factor : student.needs.magnification;
   usePageLook(scheme, magnification);
   useSessionEvents(session);
   usePreload(test);
@@ -103,11 +126,21 @@ function Running({ attemptId, content, session, onTakeBack }: RunningProps) {
     setTimeout(() => setSpoken(words), 30);
   }, []);
   const value = useMemo<PlayerValue>(
-    () => ({ session, test, studentName: student.displayName, needs: student.needs, layout, assetUrl, announce, dispatch: (action) => session.dispatch(action) }),
+    () => ({
+      session,
+      test,
+      studentName: student.displayName,
+      needs: student.needs,
+      layout,
+      assetUrl,
+      announce,
+      dispatch: (action) => session.dispatch(action),
+    }),
     [session, test, student, layout, assetUrl, announce],
   );
   if (isHandedIn && !timeUp) return <Cover title={t('overTitle')} text={t('overText')} />;
-  if (timeUp) return <Cover title={t('timeTitle')} text={t(timeUp === 'waiting' ? 'timeWaiting' : 'timeText')} />;
+  if (timeUp)
+    return <Cover title={t('timeTitle')} text={t(timeUp === 'waiting' ? 'timeWaiting' : 'timeText')} />;
   if (status.moved) return <MovedCover onTakeBack={onTakeBack} />;
   return (
     <PlayerProvider value={value}>
@@ -142,7 +175,9 @@ function usePreload(test: DeliveredTest): void {
   useEffect(() => {
     const timer = setTimeout(() => {
       void preloadDialogs().catch(() => undefined);
-      const needsMaths = Object.values(test.items).some((item) => interactionsOf(item.body).some((one) => one.type === 'equation'));
+      const needsMaths = Object.values(test.items).some((item) =>
+        interactionsOf(item.body).some((one) => one.type === 'equation'),
+      );
       if (needsMaths) void import('../interactions/equation/MathEditor').catch(() => undefined);
     }, 800);
     return () => clearTimeout(timer);

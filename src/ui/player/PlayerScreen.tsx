@@ -47,19 +47,21 @@ export function PlayerScreen({ onHandedIn }: { onHandedIn: () => void }) {
 
   const item = current === null ? undefined : test.items[current];
   const number = current === null ? 0 : questionOrder(test).indexOf(current) + 1;
-  const goTo = (ref: string) => leave(() => {
-    setFromReview(false);
-    setReviewing(false);
-    if (ref !== current) open(ref);
-  });
+  const goTo = (ref: string) =>
+    leave(() => {
+      setFromReview(false);
+      setReviewing(false);
+      if (ref !== current) open(ref);
+    });
   const step = (by: 1 | -1) => {
     const target = current === null ? null : neighbour(test, current, by);
     if (target !== null) goTo(target);
   };
-  const review = () => leave(() => {
-    setReviewing(true);
-    pageRef.current?.scrollTo({ top: 0 });
-  });
+  const review = () =>
+    leave(() => {
+      setReviewing(true);
+      pageRef.current?.scrollTo({ top: 0 });
+    });
   usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing });
 
   return (
@@ -69,11 +71,13 @@ export function PlayerScreen({ onHandedIn }: { onHandedIn: () => void }) {
       </a>
       <Header />
       <Trail current={reviewing ? null : current} onGo={goTo} onReview={review} />
+      <ToolRail openTool={openTool} onOpenTool={setOpenTool} />
       <main id="able-main" className={styles.main} tabIndex={-1}>
         {reviewing ? (
           <div className={styles.single}>
             <Review
               current={current}
+              pageRef={pageRef}
               onHandedIn={onHandedIn}
               onGo={(ref) => {
                 setReviewing(false);
@@ -83,10 +87,16 @@ export function PlayerScreen({ onHandedIn }: { onHandedIn: () => void }) {
             />
           </div>
         ) : (
-          item && <Sheets key={layout === 'narrow' ? 'narrow' : 'wide'} {...{ item, number, pageRef, unseenRef, fromReview }} onStep={step} onReview={review} />
+          item && (
+            <Sheets
+              key={layout === 'narrow' ? 'narrow' : 'wide'}
+              {...{ item, number, pageRef, unseenRef, fromReview }}
+              onStep={step}
+              onReview={review}
+            />
+          )
         )}
       </main>
-      <ToolRail openTool={openTool} onOpenTool={setOpenTool} />
       {reminder}
     </div>
   );
@@ -187,12 +197,14 @@ function usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing
     'line-reader': useToolSwitch(lineReader as (typeof TOOLS)[number]),
     eliminator: useToolSwitch(eliminator as (typeof TOOLS)[number]),
   };
-  const panel = (id: string | undefined) => () => setOpenTool(openTool === id || id === undefined ? null : id);
+  const panel = (id: string | undefined) => () =>
+    setOpenTool(openTool === id || id === undefined ? null : id);
   useKeys({
     next: () => !reviewing && step(1),
     back: () => !reviewing && step(-1),
     flag: () => {
-      if (current !== null) dispatch({ type: 'flagged', item: current, on: !itemOf(session.getState(), current).flagged });
+      if (current !== null)
+        dispatch({ type: 'flagged', item: current, on: !itemOf(session.getState(), current).flagged });
     },
     review,
     'line-reader': switches['line-reader'].toggle,

@@ -19,18 +19,28 @@ export function ToolRail({ openTool, onOpenTool }: Props) {
   const { layout } = usePlayer();
   const [shown, setShown] = useState(false);
   const narrow = layout === 'narrow';
+  const expanded = shown || openTool !== null;
+  const toggleAll = () => {
+    setShown(!expanded);
+    onOpenTool(null);
+  };
   return (
     <aside className={styles.rail} aria-label={t('label')} data-narrow={narrow || undefined}>
       {narrow && (
-        <button type="button" className={styles.toggle} aria-expanded={shown} onClick={() => setShown(!shown)}>
+        <button type="button" className={styles.toggle} aria-expanded={expanded} onClick={toggleAll}>
           <Wrench size="1.1em" aria-hidden="true" />
           {t('label')}
         </button>
       )}
-      {(!narrow || shown) && (
+      {(!narrow || expanded) && (
         <div className={styles.tools}>
           {TOOLS.map((tool) => (
-            <ToolButton key={tool.id} tool={tool} open={openTool === tool.id} onOpen={(open) => onOpenTool(open ? tool.id : null)} />
+            <ToolButton
+              key={tool.id}
+              tool={tool}
+              open={openTool === tool.id}
+              onOpen={(open) => onOpenTool(open ? tool.id : null)}
+            />
           ))}
         </div>
       )}
@@ -53,7 +63,15 @@ export function useToolSwitch(tool: ToolDefinition): { on: boolean; toggle: () =
   };
 }
 
-function ToolButton({ tool, open, onOpen }: { tool: ToolDefinition; open: boolean; onOpen: (open: boolean) => void }) {
+function ToolButton({
+  tool,
+  open,
+  onOpen,
+}: {
+  tool: ToolDefinition;
+  open: boolean;
+  onOpen: (open: boolean) => void;
+}) {
   const t = useTranslations('tools');
   const { on, toggle } = useToolSwitch(tool);
   const ref = useRef<HTMLButtonElement>(null);
@@ -90,12 +108,29 @@ function ToolButton({ tool, open, onOpen }: { tool: ToolDefinition; open: boolea
 }
 
 /** The open tool's panel; Escape or its cross closes it and goes back to the button. */
-function ToolPanel({ name, onClose, children }: { name: string; onClose: () => void; children: React.ReactNode }) {
+function ToolPanel({
+  name,
+  onClose,
+  children,
+}: {
+  name: string;
+  onClose: () => void;
+  children: React.ReactNode;
+}) {
   const t = useTranslations('tools');
+  const { layout } = usePlayer();
   const ref = useRef<HTMLElement>(null);
   useEffect(() => {
     ref.current?.querySelector<HTMLElement>('[data-panel-title]')?.focus();
   }, []);
+  // Magnifying moves and enlarges the panel: it stays in view, so that the next press is where the last one was.
+  useEffect(() => {
+    const panel = ref.current;
+    if (!panel) return undefined;
+    const sizes = new ResizeObserver(() => panel.scrollIntoView({ block: 'nearest' }));
+    sizes.observe(panel);
+    return () => sizes.disconnect();
+  }, [layout]);
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape closes from anywhere inside
     <section
@@ -110,7 +145,13 @@ function ToolPanel({ name, onClose, children }: { name: string; onClose: () => v
         <h2 tabIndex={-1} data-panel-title="">
           {name}
         </h2>
-        <button type="button" className={styles.close} aria-label={t('close', { name })} title={t('close', { name })} onClick={onClose}>
+        <button
+          type="button"
+          className={styles.close}
+          aria-label={t('close', { name })}
+          title={t('close', { name })}
+          onClick={onClose}
+        >
           <X size="1.2em" aria-hidden="true" />
         </button>
       </header>

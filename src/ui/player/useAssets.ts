@@ -9,7 +9,8 @@ import { useCallback, useEffect, useState } from 'react';
 export function useAssets(attemptId: string, paths: readonly string[]): (path: string) => string {
   const [urls, setUrls] = useState<ReadonlyMap<string, string>>(new Map());
   const address = useCallback(
-    (path: string) => `/api/attempts/${attemptId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`,
+    (path: string) =>
+      `/api/attempts/${attemptId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`,
     [attemptId],
   );
   useEffect(() => {

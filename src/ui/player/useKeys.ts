@@ -4,7 +4,16 @@ import { useEffect, useRef } from 'react';
 import { TOOLS } from '../tools';
 import { useToolState } from './PlayerContext';
 
-export type ActionId = 'next' | 'back' | 'flag' | 'review' | 'line-reader' | 'highlighter' | 'eliminator' | 'magnifier' | 'colours';
+export type ActionId =
+  | 'next'
+  | 'back'
+  | 'flag'
+  | 'review'
+  | 'line-reader'
+  | 'highlighter'
+  | 'eliminator'
+  | 'magnifier'
+  | 'colours';
 
 /** Alt with a letter that no common browser takes for itself (D, E, F are menus and the address). */
 const LETTERS: Readonly<Record<ActionId, string>> = {
@@ -12,13 +21,19 @@ const LETTERS: Readonly<Record<ActionId, string>> = {
   back: 'B',
   flag: 'L',
   review: 'V',
-  ...(Object.fromEntries(TOOLS.map((tool) => [tool.id, tool.letter])) as Record<Exclude<ActionId, 'next' | 'back' | 'flag' | 'review'>, string>),
+  ...(Object.fromEntries(TOOLS.map((tool) => [tool.id, tool.letter])) as Record<
+    Exclude<ActionId, 'next' | 'back' | 'flag' | 'review'>,
+    string
+  >),
 };
 const TAKEN = 'DEF';
 
 /** The keys as this student has them. */
 export function useKeySettings() {
-  const [state, keep] = useToolState<{ on: boolean; letters: Partial<Record<ActionId, string>> }>('keys', { on: true, letters: {} });
+  const [state, keep] = useToolState<{ on: boolean; letters: Partial<Record<ActionId, string>> }>('keys', {
+    on: true,
+    letters: {},
+  });
   const letters: Record<ActionId, string> = { ...LETTERS, ...state.letters };
   return {
     on: state.on,
@@ -26,7 +41,10 @@ export function useKeySettings() {
     setOn: (on: boolean) => keep({ on }),
     setLetter: (action: ActionId, text: string) => {
       const letter = text.toUpperCase();
-      const free = /^[A-Z]$/.test(letter) && !TAKEN.includes(letter) && !Object.entries(letters).some(([other, used]) => other !== action && used === letter);
+      const free =
+        /^[A-Z]$/.test(letter) &&
+        !TAKEN.includes(letter) &&
+        !Object.entries(letters).some(([other, used]) => other !== action && used === letter);
       if (free) keep({ letters: { ...state.letters, [action]: letter } });
     },
   };

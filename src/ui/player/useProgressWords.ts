@@ -14,10 +14,15 @@ export function useProgressWords(): (progress: ItemProgress) => ProgressLine[] {
   const t = useTranslations('missing');
   const textOf = (part: PartProgress): string => {
     if (part.state === 'complete') return t('done');
-    return part.missing.map(({ code, values }) => t(code as 'choose', { ...values } as { wanted: number; chosen: number })).join(', ');
+    return part.missing
+      .map(({ code, values }) => t(code as 'choose', { ...values } as { wanted: number; chosen: number }))
+      .join(', ');
   };
   return (progress) => {
     if (progress.parts.length === 0) return [{ label: null, text: t('nothingToAnswer') }];
-    return progress.parts.map((part) => ({ label: part.label === null ? null : t('part', { part: part.label }), text: textOf(part) }));
+    return progress.parts.map((part) => ({
+      label: part.label === null ? null : t('part', { part: part.label }),
+      text: textOf(part),
+    }));
   };
 }

@@ -5,7 +5,8 @@ const NOT_TEXT = 'button, select, input, textarea, math-field, [data-no-text], .
 export function textNodesOf(root: HTMLElement): Text[] {
   const walker = document.createTreeWalker(root, NodeFilter.SHOW_ELEMENT | NodeFilter.SHOW_TEXT, {
     acceptNode: (node) => {
-      if (node instanceof Element) return node.matches(NOT_TEXT) ? NodeFilter.FILTER_REJECT : NodeFilter.FILTER_SKIP;
+      if (node instanceof Element)
+        return node.matches(NOT_TEXT) ? NodeFilter.FILTER_REJECT : NodeFilter.FILTER_SKIP;
       return NodeFilter.FILTER_ACCEPT;
     },
   });

@@ -9,7 +9,11 @@ import type { ToolDefinition } from './types';
 export const TOOLS: readonly ToolDefinition[] = [lineReader, highlighter, eliminator, magnifier, colours];
 
 /** Marks that tools put at the end of each choice. */
-export const CHOICE_MARKS = TOOLS.flatMap(({ id, ChoiceMark }) => (ChoiceMark ? [{ id, Mark: ChoiceMark }] : []));
+export const CHOICE_MARKS = TOOLS.flatMap(({ id, ChoiceMark }) =>
+  ChoiceMark ? [{ id, Mark: ChoiceMark }] : [],
+);
 
 /** Layers that tools draw over each sheet. */
-export const SHEET_LAYERS = TOOLS.flatMap(({ id, SheetLayer }) => (SheetLayer ? [{ id, Layer: SheetLayer }] : []));
+export const SHEET_LAYERS = TOOLS.flatMap(({ id, SheetLayer }) =>
+  SheetLayer ? [{ id, Layer: SheetLayer }] : [],
+);

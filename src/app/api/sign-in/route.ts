@@ -10,7 +10,13 @@ export function POST(request: NextRequest) {
     const { user, token, maxAgeSeconds } = await signIn(database(), input, address, Date.now());
     const response = NextResponse.json({ role: user.role });
     const secure = (request.headers.get('x-forwarded-proto') ?? request.nextUrl.protocol).startsWith('https');
-    response.cookies.set(SESSION_COOKIE, token, { httpOnly: true, sameSite: 'lax', secure, path: '/', maxAge: maxAgeSeconds });
+    response.cookies.set(SESSION_COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure,
+      path: '/',
+      maxAge: maxAgeSeconds,
+    });
     return response;
   }, true);
 }

@@ -15,7 +15,13 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
     const content = loadTest(database(), assigned.testId);
     if (!content) notFound();
     return (
-      <BeforeYouStart name={user.displayName} signInName={user.signInName} needs={user.needs} assigned={assigned} directions={directionsOf(content.test)} />
+      <BeforeYouStart
+        name={user.displayName}
+        signInName={user.signInName}
+        needs={user.needs}
+        assigned={assigned}
+        directions={directionsOf(content.test)}
+      />
     );
   } catch (error) {
     if (error instanceof Refusal) notFound();

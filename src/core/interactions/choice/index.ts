@@ -26,7 +26,12 @@ export type ChoiceMove =
  * Presses a choice. One of several: it becomes the answer. Several: on or off; one over the maximum changes nothing
  * and says so (items.md: neither taken silently nor drops another).
  */
-export function pressChoice(model: ChoiceModel, response: RawResponse, identifier: string, multiple: boolean): ChoiceMove {
+export function pressChoice(
+  model: ChoiceModel,
+  response: RawResponse,
+  identifier: string,
+  multiple: boolean,
+): ChoiceMove {
   if (!multiple) return { kind: 'changed', response: identifier };
   const chosen = responseTexts(response);
   if (chosen.includes(identifier)) {
@@ -56,7 +61,8 @@ export const choice = defineInteraction<ChoiceModel>({
       fixed: booleanAttribute(child, 'fixed', false),
       content: context.content(child),
     }));
-    if (choices.length === 0) context.report.error('no-choices', element.line, 'a choice interaction has no choices');
+    if (choices.length === 0)
+      context.report.error('no-choices', element.line, 'a choice interaction has no choices');
     const prompt = childOf(element, 'qti-prompt');
     return {
       choices,

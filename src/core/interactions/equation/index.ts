@@ -50,7 +50,10 @@ export const equation = defineInteraction<EquationModel>({
     if (!read.ok) return partial('mathUnreadable');
     const relation = read.node.t === 'rel';
     if (model.mode === 'value' && read.variables.length > 0) return partial('notANumber');
-    if (model.mode === 'equation' && !(relation && read.node.t === 'rel' && read.node.ops.every((op) => op === '='))) {
+    if (
+      model.mode === 'equation' &&
+      !(relation && read.node.t === 'rel' && read.node.ops.every((op) => op === '='))
+    ) {
       return partial('needsEquals');
     }
     if (model.mode === 'inequality' && !relation) return partial('needsInequality');

@@ -41,7 +41,11 @@ export const extendedText = defineInteraction<ExtendedTextModel>({
       expectedLength: expected === undefined ? null : numberAttribute(element, 'expected-length', 0),
       minStrings: Math.max(1, numberAttribute(element, 'min-strings', 1)),
       placeholder: element.attributes['placeholder-text'] ?? '',
-      counter: classes.includes('qti-counter-up') ? 'up' : classes.includes('qti-counter-down') ? 'down' : null,
+      counter: classes.includes('qti-counter-up')
+        ? 'up'
+        : classes.includes('qti-counter-down')
+          ? 'down'
+          : null,
       prompt: prompt ? context.content(prompt) : [],
     };
   },

@@ -109,8 +109,10 @@ export const gapMatch = defineInteraction<GapMatchModel>({
       ),
     });
     const gaps: string[] = [];
-    for (const node of walkContent(content)) if (node.kind === 'place' && node.role === 'gap') gaps.push(node.identifier);
-    if (gaps.length === 0) context.report.error('no-gaps', element.line, 'a gap match interaction has no gaps');
+    for (const node of walkContent(content))
+      if (node.kind === 'place' && node.role === 'gap') gaps.push(node.identifier);
+    if (gaps.length === 0)
+      context.report.error('no-gaps', element.line, 'a gap match interaction has no gaps');
     return {
       choices: choiceElements.map((child) => ({
         identifier: child.attributes.identifier ?? '',

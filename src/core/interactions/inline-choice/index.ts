@@ -5,7 +5,11 @@ import { complete, defineInteraction, empty, type InteractionModel } from '../ty
 
 export interface InlineChoiceModel extends InteractionModel {
   readonly type: 'inline-choice';
-  readonly choices: readonly { readonly identifier: string; readonly fixed: boolean; readonly content: Content }[];
+  readonly choices: readonly {
+    readonly identifier: string;
+    readonly fixed: boolean;
+    readonly content: Content;
+  }[];
   readonly shuffle: boolean;
 }
 
@@ -27,6 +31,8 @@ export const inlineChoice = defineInteraction<InlineChoiceModel>({
   },
   progress(model, response) {
     const chosen = responseTexts(response)[0];
-    return model.choices.some((one) => one.identifier === chosen) ? complete : empty('menuEmpty', { count: 1 });
+    return model.choices.some((one) => one.identifier === chosen)
+      ? complete
+      : empty('menuEmpty', { count: 1 });
   },
 });

@@ -35,7 +35,12 @@ export function isMatched(response: RawResponse, row: string, column: string): b
  * Presses a cell of the grid. A row that takes one partner moves its mark; any other limit that is reached changes
  * nothing and says which.
  */
-export function pressCell(model: MatchModel, response: RawResponse, rowId: string, columnId: string): MatchMove {
+export function pressCell(
+  model: MatchModel,
+  response: RawResponse,
+  rowId: string,
+  columnId: string,
+): MatchMove {
   const pairs = responseTexts(response);
   const row = model.rows.find((one) => one.identifier === rowId);
   const column = model.columns.find((one) => one.identifier === columnId);
@@ -46,12 +51,14 @@ export function pressCell(model: MatchModel, response: RawResponse, rowId: strin
     const sorted = [...next].sort((a, b) => order.indexOf(a) - order.indexOf(b));
     return { kind: 'changed', response: sorted.length > 0 ? sorted : null };
   };
-  if (pairs.includes(pair)) return row.matchMax === 1 ? { kind: 'changed', response } : ordered(pairs.filter((p) => p !== pair));
+  if (pairs.includes(pair))
+    return row.matchMax === 1 ? { kind: 'changed', response } : ordered(pairs.filter((p) => p !== pair));
   const kept = row.matchMax === 1 ? pairs.filter((p) => !p.startsWith(`${rowId} `)) : pairs;
   const inRow = kept.filter((p) => p.startsWith(`${rowId} `)).length;
   const inColumn = kept.filter((p) => p.endsWith(` ${columnId}`)).length;
   if (row.matchMax > 0 && inRow >= row.matchMax) return { kind: 'full', who: 'row', maximum: row.matchMax };
-  if (column.matchMax > 0 && inColumn >= column.matchMax) return { kind: 'full', who: 'column', maximum: column.matchMax };
+  if (column.matchMax > 0 && inColumn >= column.matchMax)
+    return { kind: 'full', who: 'column', maximum: column.matchMax };
   if (model.maxAssociations > 0 && kept.length >= model.maxAssociations) {
     return { kind: 'full', who: 'all', maximum: model.maxAssociations };
   }
@@ -83,7 +90,11 @@ export const match = defineInteraction<MatchModel>({
     );
     const [rows = [], columns = []] = sets;
     if (sets.length !== 2 || rows.length === 0 || columns.length === 0) {
-      context.report.error('match-sets', element.line, 'a match interaction needs two sets with choices in them');
+      context.report.error(
+        'match-sets',
+        element.line,
+        'a match interaction needs two sets with choices in them',
+      );
     }
     const prompt = childOf(element, 'qti-prompt');
     return {
@@ -97,7 +108,10 @@ export const match = defineInteraction<MatchModel>({
   progress(model, response) {
     const pairs = responseTexts(response);
     if (pairs.length === 0) return empty('rowsEmpty', { count: model.rows.length });
-    const capacity = model.columns.reduce((sum, one) => sum + (one.matchMax === 0 ? Infinity : one.matchMax), 0);
+    const capacity = model.columns.reduce(
+      (sum, one) => sum + (one.matchMax === 0 ? Infinity : one.matchMax),
+      0,
+    );
     const limit = model.maxAssociations === 0 ? Infinity : model.maxAssociations;
     const wanted = Math.min(model.rows.length, capacity, limit);
     const done = model.rows.filter(

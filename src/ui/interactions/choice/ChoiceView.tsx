@@ -67,7 +67,9 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
           />
         ))}
       </ul>
-      {full !== null && chosen.length >= full && <p className={shared.notice}>{t('full', { maximum: full })}</p>}
+      {full !== null && chosen.length >= full && (
+        <p className={shared.notice}>{t('full', { maximum: full })}</p>
+      )}
     </div>
   );
 }
@@ -117,7 +119,14 @@ function ChoiceRow({ choice, chosen, struck, multiple, name, onPress, model, slo
         {struck && <span className="visually-hidden">{t('struckOut')}</span>}
       </label>
       {CHOICE_MARKS.map(({ id, Mark }) => (
-        <Mark key={id} itemRef={itemRef} response={model.responseIdentifier} choice={choice.identifier} label={label} chosen={chosen} />
+        <Mark
+          key={id}
+          itemRef={itemRef}
+          response={model.responseIdentifier}
+          choice={choice.identifier}
+          label={label}
+          chosen={chosen}
+        />
       ))}
     </li>
   );

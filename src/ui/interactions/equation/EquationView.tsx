@@ -38,7 +38,13 @@ export function EquationView(props: InteractionProps<EquationModel>) {
   const unfinished = progress.state === 'partial' ? progress.missing : null;
 
   return (
-    <div className={styles.block} role="group" aria-labelledby={model.prompt.length > 0 ? id : undefined} data-unit="box" data-unit-key={model.responseIdentifier}>
+    <div
+      className={styles.block}
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
       <Prompt id={id} content={model.prompt} slots={slots} />
       {way === 'structured' ? (
         <Suspense fallback={<div className={styles.loading}>{t('loading')}</div>}>
@@ -48,16 +54,34 @@ export function EquationView(props: InteractionProps<EquationModel>) {
         <Typed latex={latex} label={t('typedLabel', props.position)} onLatex={give} />
       )}
       <div className={styles.below}>
-        <button type="button" className={styles.turn} onClick={() => setWay(way === 'structured' ? 'typed' : 'structured')}>
+        <button
+          type="button"
+          className={styles.turn}
+          onClick={() => setWay(way === 'structured' ? 'typed' : 'structured')}
+        >
           {way === 'structured' ? t('toTyped') : t('toStructured')}
         </button>
-        <span role="status">{unfinished && <span className={shared.notice}>{missing('kind', { what: missing(unfinished.code as 'mathBoxes') })}</span>}</span>
+        <span role="status">
+          {unfinished && (
+            <span className={shared.notice}>
+              {missing('kind', { what: missing(unfinished.code as 'mathBoxes') })}
+            </span>
+          )}
+        </span>
       </div>
     </div>
   );
 }
 
-function Typed({ latex, label, onLatex }: { latex: string; label: string; onLatex: (latex: string) => void }) {
+function Typed({
+  latex,
+  label,
+  onLatex,
+}: {
+  latex: string;
+  label: string;
+  onLatex: (latex: string) => void;
+}) {
   const t = useTranslations('interactions.equation');
   const id = useId();
   const { draft, change, settle } = useTypedAnswer(typedForm(latex), (text) => onLatex(latexForm(text)), 300);

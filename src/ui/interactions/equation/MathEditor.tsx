@@ -35,12 +35,12 @@ export function MathEditor({ model, latex, label, onLatex }: Props) {
     const field = new MathfieldElement();
     field.className = styles.field ?? '';
     field.mathVirtualKeyboardPolicy = 'manual';
-    field.menuItems = [];
     field.smartFence = true;
     field.removeExtraneousParentheses = true;
     const give = () => onLatexRef.current(field.getValue('latex'));
     field.addEventListener('input', give);
     host.append(field);
+    field.menuItems = [];
     fieldRef.current = field;
     return () => {
       field.removeEventListener('input', give);
@@ -61,7 +61,11 @@ export function MathEditor({ model, latex, label, onLatex }: Props) {
   const press = (key: Key) => {
     const field = fieldRef.current;
     if (!field) return;
-    if (key.insert !== undefined) field.insert(key.insert, { focus: true, selectionMode: key.insert.includes('#') ? 'placeholder' : 'after' });
+    if (key.insert !== undefined)
+      field.insert(key.insert, {
+        focus: true,
+        selectionMode: key.insert.includes('#') ? 'placeholder' : 'after',
+      });
     else if (key.command) {
       field.focus();
       field.executeCommand(key.command);

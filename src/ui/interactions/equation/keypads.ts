@@ -5,7 +5,8 @@ export interface Key {
   readonly face: string;
   readonly words: string;
   readonly insert?: string;
-  readonly command?: 'moveToPreviousChar' | 'moveToNextChar' | 'moveAfterParent' | 'deleteBackward' | 'deleteAll';
+  readonly command?:
+    'moveToPreviousChar' | 'moveToNextChar' | 'moveAfterParent' | 'deleteBackward' | 'deleteAll';
 }
 
 const put = (face: string, words: string, insert = face): Key => ({ face, words, insert });
@@ -13,7 +14,12 @@ const digit = (d: string): Key => put(d, 'digit');
 
 const NUMBERS: readonly Key[] = [...'7894561230'].map(digit);
 const POINT = put('.', 'point');
-const SIGNS: readonly Key[] = [put('+', 'plus'), put('−', 'minus', '-'), put('×', 'times', '\\times'), put('÷', 'divided', '\\div')];
+const SIGNS: readonly Key[] = [
+  put('+', 'plus'),
+  put('−', 'minus', '-'),
+  put('×', 'times', '\\times'),
+  put('÷', 'divided', '\\div'),
+];
 const BRACKETS = put('( )', 'brackets', '\\left(#0\\right)');
 const FRACTION = put('a/b', 'fraction', '\\frac{#@}{#?}');
 const MIXED = put('1 a/b', 'mixed', '#?\\frac{#?}{#?}');
@@ -23,11 +29,23 @@ const PI = put('π', 'pi', '\\pi');
 const DEGREES = put('°', 'degrees', '^{\\circ}');
 const LETTERS = ['x', 'y', 'n', 'a', 'b'].map((letter) => put(letter, 'letter'));
 const EQUALS = put('=', 'equals');
-const INEQUALITIES = [put('<', 'less'), put('>', 'greater'), put('≤', 'atMost', '\\le'), put('≥', 'atLeast', '\\ge')];
+const INEQUALITIES = [
+  put('<', 'less'),
+  put('>', 'greater'),
+  put('≤', 'atMost', '\\le'),
+  put('≥', 'atLeast', '\\ge'),
+];
 
 /** Keys in groups, by the keypad the question names and by what it asks for. */
 export function keysFor({ keypad, mode }: EquationModel): readonly (readonly Key[])[] {
-  const relations = mode === 'equation' ? [EQUALS] : mode === 'inequality' ? INEQUALITIES : keypad === 'all' ? [EQUALS, ...INEQUALITIES] : [];
+  const relations =
+    mode === 'equation'
+      ? [EQUALS]
+      : mode === 'inequality'
+        ? INEQUALITIES
+        : keypad === 'all'
+          ? [EQUALS, ...INEQUALITIES]
+          : [];
   const structure: Record<EquationModel['keypad'], readonly Key[]> = {
     numbers: [BRACKETS],
     fractions: [FRACTION, MIXED, BRACKETS],

@@ -25,7 +25,14 @@ export function ExtendedTextView(props: InteractionProps<ExtendedTextModel>) {
     <div className={styles.block}>
       <Prompt id={id} content={model.prompt} slots={slots} />
       {Array.from({ length: boxes }, (_, i) => (
-        <TextBox key={i} {...props} labelId={model.prompt.length > 0 ? id : null} text={texts[i] ?? ''} index={i} onText={(text) => give(i, text)} />
+        <TextBox
+          key={i}
+          {...props}
+          labelId={model.prompt.length > 0 ? id : null}
+          text={texts[i] ?? ''}
+          index={i}
+          onText={(text) => give(i, text)}
+        />
       ))}
     </div>
   );

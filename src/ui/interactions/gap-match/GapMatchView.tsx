@@ -31,7 +31,10 @@ const nearGap: CollisionDetection = (args) => {
   const under = pointerWithin(args);
   const gaps = under.filter(({ id }) => id !== LIST);
   if (gaps.length > 0) return gaps;
-  const [nearest] = closestCenter({ ...args, droppableContainers: args.droppableContainers.filter(({ id }) => id !== LIST) });
+  const [nearest] = closestCenter({
+    ...args,
+    droppableContainers: args.droppableContainers.filter(({ id }) => id !== LIST),
+  });
   const distance = nearest?.data?.value as number | undefined;
   if (nearest && distance !== undefined && distance < args.collisionRect.width * NEAR) return [nearest];
   return under;
@@ -59,7 +62,9 @@ export function GapMatchView(props: InteractionProps<GapMatchModel>) {
     <Gap key={identifier} identifier={identifier} moves={moves} choices={model.choices} {...props} />
   );
   const focusFirstEmpty = () => {
-    const target = rootRef.current?.querySelector<HTMLElement>('[data-gap]:not([data-filled])') ?? rootRef.current?.querySelector<HTMLElement>('[data-gap]');
+    const target =
+      rootRef.current?.querySelector<HTMLElement>('[data-gap]:not([data-filled])') ??
+      rootRef.current?.querySelector<HTMLElement>('[data-gap]');
     target?.focus();
   };
 
@@ -95,15 +100,32 @@ export function GapMatchView(props: InteractionProps<GapMatchModel>) {
         <Prompt id={id} content={model.prompt} slots={slots} />
         <List moves={moves}>
           {model.choices.map((choice) => (
-            <Piece key={choice.identifier} choice={choice} moves={moves} onKeyPick={focusFirstEmpty} {...props} />
+            <Piece
+              key={choice.identifier}
+              choice={choice}
+              moves={moves}
+              onKeyPick={focusFirstEmpty}
+              {...props}
+            />
           ))}
         </List>
         <div className={styles.text}>
-          <ContentView content={model.content} slots={{ ...slots, place: (_role, identifier) => gap(identifier) }} />
+          <ContentView
+            content={model.content}
+            slots={{ ...slots, place: (_role, identifier) => gap(identifier) }}
+          />
         </div>
-        <p className={styles.hint}>{moves.held ? t('hintHeld', { name: moves.nameOf(moves.held.choice) }) : t('hint')}</p>
+        <p className={styles.hint}>
+          {moves.held ? t('hintHeld', { name: moves.nameOf(moves.held.choice) }) : t('hint')}
+        </p>
       </div>
-      <DragOverlay dropAnimation={null}>{dragged && <span className={styles.piece} data-held>{moves.nameOf(dragged.choice)}</span>}</DragOverlay>
+      <DragOverlay dropAnimation={null}>
+        {dragged && (
+          <span className={styles.piece} data-held>
+            {moves.nameOf(dragged.choice)}
+          </span>
+        )}
+      </DragOverlay>
     </DndContext>
   );
 }
@@ -114,7 +136,15 @@ function List({ moves, children }: { moves: Moves; children: ReactNode }) {
   const t = useTranslations('interactions.gapMatch');
   const { setNodeRef, isOver } = useDroppable({ id: LIST });
   return (
-    <div ref={setNodeRef} className={styles.list} data-over={isOver || undefined} role="group" aria-label={t('list')} data-unit="choice" data-unit-key="list">
+    <div
+      ref={setNodeRef}
+      className={styles.list}
+      data-over={isOver || undefined}
+      role="group"
+      aria-label={t('list')}
+      data-unit="choice"
+      data-unit-key="list"
+    >
       {children}
       {moves.held?.from && (
         <button type="button" className={styles.back} onClick={moves.pressList}>
@@ -136,7 +166,11 @@ function Piece({ choice, moves, onKeyPick, slots }: PieceProps) {
   const left = copiesLeft(choice, moves.filling);
   const held = moves.held?.choice === choice.identifier && moves.held.from === null;
   const data: Held = { choice: choice.identifier, from: null };
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id: `list:${choice.identifier}`, data, disabled: left === 0 });
+  const { setNodeRef, listeners, isDragging } = useDraggable({
+    id: `list:${choice.identifier}`,
+    data,
+    disabled: left === 0,
+  });
   if (left === 0) return <span className={styles.used} aria-hidden="true" />;
   return (
     <button
@@ -172,7 +206,11 @@ function Gap({ identifier, moves, choices, slots, model }: GapProps) {
   const choice = choices.find((one) => one.identifier === inside);
   const { setNodeRef: setDrop, isOver } = useDroppable({ id: identifier });
   const data: Held = { choice: inside ?? '', from: identifier };
-  const { setNodeRef: setDrag, listeners } = useDraggable({ id: `gap:${identifier}`, data, disabled: !choice });
+  const { setNodeRef: setDrag, listeners } = useDraggable({
+    id: `gap:${identifier}`,
+    data,
+    disabled: !choice,
+  });
   const held = moves.held?.from === identifier;
   const name = choice ? moves.nameOf(choice.identifier) : null;
   const label = { gap: moves.numberOf(identifier), total };
@@ -202,7 +240,11 @@ function Gap({ identifier, moves, choices, slots, model }: GapProps) {
         }
       }}
     >
-      {choice ? <ContentView content={choice.content} slots={slots} /> : <span aria-hidden="true">{'\u00a0'}</span>}
+      {choice ? (
+        <ContentView content={choice.content} slots={slots} />
+      ) : (
+        <span aria-hidden="true">{'\u00a0'}</span>
+      )}
     </button>
   );
 }

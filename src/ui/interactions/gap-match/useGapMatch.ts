@@ -2,7 +2,13 @@
 
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { emptyGap, fillingOf, placeInGap, responseOf, type GapMatchModel } from '@/core/interactions/gap-match';
+import {
+  emptyGap,
+  fillingOf,
+  placeInGap,
+  responseOf,
+  type GapMatchModel,
+} from '@/core/interactions/gap-match';
 import { contentText } from '@/core/item/content';
 import type { InteractionProps } from '../types';
 
@@ -53,7 +59,9 @@ export function useGapMatch({ model, response, onAnswer, announce }: Interaction
   const hold = (next: Held) => {
     const same = held?.choice === next.choice && held.from === next.from;
     setHeld(same ? null : next);
-    announce(same ? t('putDown', { name: nameOf(next.choice) }) : t('pickedUp', { name: nameOf(next.choice) }));
+    announce(
+      same ? t('putDown', { name: nameOf(next.choice) }) : t('pickedUp', { name: nameOf(next.choice) }),
+    );
   };
 
   return {

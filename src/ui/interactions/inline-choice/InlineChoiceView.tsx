@@ -9,7 +9,12 @@ import type { InteractionProps } from '../types';
 import styles from './inlineChoice.module.css';
 
 /** A menu inside a sentence: the browser's own, which every device knows how to show. */
-export function InlineChoiceView({ model, response, onAnswer, position }: InteractionProps<InlineChoiceModel>) {
+export function InlineChoiceView({
+  model,
+  response,
+  onAnswer,
+  position,
+}: InteractionProps<InlineChoiceModel>) {
   const t = useTranslations('interactions.inlineChoice');
   const chosen = responseTexts(response)[0] ?? '';
   return (

@@ -46,7 +46,11 @@ export function MatchView(props: InteractionProps<MatchModel>) {
           </thead>
           <tbody>
             {model.rows.map((row) => (
-              <tr key={row.identifier} data-unit="row" data-unit-key={`${model.responseIdentifier}:${row.identifier}`}>
+              <tr
+                key={row.identifier}
+                data-unit="row"
+                data-unit-key={`${model.responseIdentifier}:${row.identifier}`}
+              >
                 <th scope="row">
                   <ContentView content={row.content} slots={slots} />
                 </th>
@@ -60,10 +64,15 @@ export function MatchView(props: InteractionProps<MatchModel>) {
                         aria-label={`${contentText(row.content)} ${contentText(column.content)}`}
                         onChange={() => press(row, column)}
                         onKeyDown={(event) => {
-                          if (event.key === 'Delete' || event.key === 'Backspace') onAnswer(clearRow(response, row.identifier));
+                          if (event.key === 'Delete' || event.key === 'Backspace')
+                            onAnswer(clearRow(response, row.identifier));
                         }}
                       />
-                      <span className={styles.mark} data-round={row.matchMax === 1 || undefined} aria-hidden="true" />
+                      <span
+                        className={styles.mark}
+                        data-round={row.matchMax === 1 || undefined}
+                        aria-hidden="true"
+                      />
                     </label>
                   </td>
                 ))}

@@ -14,16 +14,27 @@ import styles from './textEntry.module.css';
 const BEGUN = /^[-+−]?\.?$|^[-+−]?\d[\d,]*\.?$/;
 
 /** A word or a number inside a line, with a mark to empty it and a kind word when it isn't a number. */
-export function TextEntryView({ model, response, shape, onAnswer, position }: InteractionProps<TextEntryModel>) {
+export function TextEntryView({
+  model,
+  response,
+  shape,
+  onAnswer,
+  position,
+}: InteractionProps<TextEntryModel>) {
   const t = useTranslations('interactions.textEntry');
   const missing = useTranslations('missing');
   const noticeId = useId();
   const inputRef = useRef<HTMLInputElement>(null);
   const answer = responseTexts(response)[0] ?? '';
-  const { draft, change, settle } = useTypedAnswer(answer, (text) => onAnswer(text.trim() === '' ? null : text.trim(), 'typing'), 200);
+  const { draft, change, settle } = useTypedAnswer(
+    answer,
+    (text) => onAnswer(text.trim() === '' ? null : text.trim(), 'typing'),
+    200,
+  );
   const numeric = shape.baseType === 'float' || shape.baseType === 'integer';
   const progress = textEntry.progress(model, draft, shape);
-  const notice = progress.state === 'partial' && !(numeric && BEGUN.test(draft.trim())) ? progress.missing : null;
+  const notice =
+    progress.state === 'partial' && !(numeric && BEGUN.test(draft.trim())) ? progress.missing : null;
 
   return (
     <span className={styles.entry} data-unit="box" data-unit-key={model.responseIdentifier}>
@@ -61,7 +72,11 @@ export function TextEntryView({ model, response, shape, onAnswer, position }: In
         )}
       </span>
       <span id={noticeId} role="status">
-        {notice && <span className={shared.notice}>{missing('kind', { what: missing(notice.code as 'notANumber') })}</span>}
+        {notice && (
+          <span className={shared.notice}>
+            {missing('kind', { what: missing(notice.code as 'notANumber') })}
+          </span>
+        )}
       </span>
     </span>
   );

@@ -22,7 +22,14 @@ export function AntDialog({ open, title, onClose, actions, children, wide }: Dia
         footer={
           <div className={styles.actions}>
             {actions.map(({ words, act, main, disabled }) => (
-              <Button key={words} type={main ? 'primary' : 'default'} onClick={act} disabled={disabled} size="large" className={styles.action}>
+              <Button
+                key={words}
+                type={main ? 'primary' : 'default'}
+                onClick={act}
+                disabled={disabled}
+                size="large"
+                className={styles.action}
+              >
                 {words}
               </Button>
             ))}

@@ -3,10 +3,17 @@
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
+import type { ItemProgress } from '@/core/item/progress';
 import { usePlayer } from '../PlayerContext';
 import { useProgressWords } from '../useProgressWords';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
+
+/** Only the parts that are not done: what is missing is what counts here. */
+const unfinishedParts = (progress: ItemProgress): ItemProgress => ({
+  ...progress,
+  parts: progress.parts.filter((part) => part.state !== 'complete'),
+});
 
 interface Props {
   readonly open: boolean;
@@ -36,8 +43,7 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
         <span>
           {one.standing === 'not-opened'
             ? trail('standing.not-opened')
-            : words(one.progress)
-                .filter(({ text }) => text !== words({ state: 'complete', parts: [{ label: null, state: 'complete', missing: [] }] })[0]?.text)
+            : words(unfinishedParts(one.progress))
                 .map(({ label, text }) => [label, text].filter(Boolean).join(' '))
                 .join(' · ')}
         </span>
@@ -53,10 +59,20 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
       onClose={onClose}
       actions={[
         { words: t('no'), act: onClose },
-        { words: state === 'working' ? t('working') : t('yes'), act: handIn, main: true, disabled: state === 'working' },
+        {
+          words: state === 'working' ? t('working') : t('yes'),
+          act: handIn,
+          main: true,
+          disabled: state === 'working',
+        },
       ]}
     >
-      <p>{unfinished.length === 0 ? t('allDone', { count: questions.length }) : t('unfinished', { count: unfinished.length })}</p>
+      <p>{t('text')}</p>
+      <p>
+        {unfinished.length === 0
+          ? t('allDone', { count: questions.length })
+          : t('unfinished', { count: unfinished.length })}
+      </p>
       {unfinished.length > 0 && <ul className={styles.list}>{unfinished.map(row)}</ul>}
       {flagged.length > 0 && (
         <>
@@ -64,7 +80,6 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
           <ul className={styles.list}>{flagged.map(row)}</ul>
         </>
       )}
-      <p>{t('text')}</p>
       {state === 'failed' && (
         <p className={styles.problem} role="alert">
           {t('failed')}

@@ -14,7 +14,13 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
   const { on, letters, setOn, setLetter } = useKeySettings();
   const actions = Object.entries(letters) as [ActionId, string][];
   return (
-    <Dialog open={open} wide title={t('title')} onClose={onClose} actions={[{ words: t('close'), act: onClose, main: true }]}>
+    <Dialog
+      open={open}
+      wide
+      title={t('title')}
+      onClose={onClose}
+      actions={[{ words: t('close'), act: onClose, main: true }]}
+    >
       <h3>{t('directions')}</h3>
       <ContentView content={test.directions} slots={{ assetUrl }} />
       <h3>{t('way')}</h3>

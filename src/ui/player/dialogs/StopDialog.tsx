@@ -25,7 +25,12 @@ export function StopDialog({ open, onClose }: { open: boolean; onClose: () => vo
       onClose={onClose}
       actions={[
         { words: t('no'), act: onClose },
-        { words: state === 'working' ? t('working') : t('yes'), act: stop, main: true, disabled: state === 'working' },
+        {
+          words: state === 'working' ? t('working') : t('yes'),
+          act: stop,
+          main: true,
+          disabled: state === 'working',
+        },
       ]}
     >
       <p>{t('text')}</p>

@@ -14,27 +14,31 @@ import { TimeLeft } from './TimeLeft';
 /** Which test and section, whether the answers are safe, the time, stopping for now, help. */
 export function Header() {
   const t = useTranslations('header');
-  const { test, layout, studentName } = usePlayer();
+  const { test, studentName } = usePlayer();
   const current = useAttempt((state) => state.current);
   const [dialog, setDialog] = useState<'stop' | 'help' | null>(null);
-  const section = test.parts.flatMap((part) => part.sections).find((one) => current !== null && one.items.includes(current));
+  const section = test.parts
+    .flatMap((part) => part.sections)
+    .find((one) => current !== null && one.items.includes(current));
   return (
-    <header className={styles.header} data-layout={layout}>
-      <Mark className={styles.mark} />
-      <div className={styles.title}>
-        <h1>{test.title}</h1>
-        <p>{section ? t('about', { section: section.title, name: studentName }) : studentName}</p>
+    <header className={styles.header}>
+      <div className={styles.row}>
+        <Mark className={styles.mark} />
+        <div className={styles.title}>
+          <h1>{test.title}</h1>
+          <p>{section ? t('about', { section: section.title, name: studentName }) : studentName}</p>
+        </div>
+        <SaveSign />
+        <TimeLeft />
+        <button type="button" className={styles.button} onClick={() => setDialog('stop')}>
+          <LogOut size="1.1em" aria-hidden="true" />
+          {t('stop')}
+        </button>
+        <button type="button" className={styles.button} onClick={() => setDialog('help')}>
+          <CircleHelp size="1.1em" aria-hidden="true" />
+          {t('help')}
+        </button>
       </div>
-      <SaveSign />
-      <TimeLeft />
-      <button type="button" className={styles.button} onClick={() => setDialog('stop')}>
-        <LogOut size="1.1em" aria-hidden="true" />
-        {t('stop')}
-      </button>
-      <button type="button" className={styles.button} onClick={() => setDialog('help')}>
-        <CircleHelp size="1.1em" aria-hidden="true" />
-        {t('help')}
-      </button>
       <StopDialog open={dialog === 'stop'} onClose={() => setDialog(null)} />
       <HelpDialog open={dialog === 'help'} onClose={() => setDialog(null)} />
     </header>

@@ -32,7 +32,14 @@ export function TimeLeft() {
   const { unit, count } = wordsOf(left);
   const words = t(unit, { count });
   return (
-    <button type="button" className={styles.time} data-tone={tone} aria-pressed={hidden} title={hidden ? t('show') : t('hide')} onClick={() => keep({ hidden: !hidden })}>
+    <button
+      type="button"
+      className={styles.time}
+      data-tone={tone}
+      aria-pressed={hidden}
+      title={hidden ? t('show') : t('hide')}
+      onClick={() => keep({ hidden: !hidden })}
+    >
       {hidden ? (
         t('hidden')
       ) : (

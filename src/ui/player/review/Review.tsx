@@ -1,10 +1,13 @@
 'use client';
 
 import { ArrowLeft, Flag, Send } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { HandInDialog } from '../dialogs/HandInDialog';
+import { usePlayer } from '../PlayerContext';
+import { MoreBelow } from '../sheets/MoreBelow';
+import { reviewUnits } from '../sheets/units';
 import { useOverview } from '../trail/useOverview';
 import { useProgressWords } from '../useProgressWords';
 import styles from './review.module.css';
@@ -14,13 +17,18 @@ const FILTERS: readonly Filter[] = ['all', 'unfinished', 'flagged'];
 
 interface Props {
   readonly current: string | null;
+  /** What scrolls when everything is in one column. */
+  readonly pageRef: RefObject<HTMLElement | null>;
   readonly onGo: (ref: string) => void;
   readonly onHandedIn: () => void;
 }
 
 /** Every question with how it stands and what is missing; a press goes there. Handing in starts here and nowhere else. */
-export function Review({ current, onGo, onHandedIn }: Props) {
+export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
   const t = useTranslations('review');
+  const { layout } = usePlayer();
+  const ownRef = useRef<HTMLDivElement>(null);
+  const contentRef = useRef<HTMLDivElement>(null);
   const questions = useOverview();
   const [filter, setFilter] = useState<Filter>('all');
   const [asking, setAsking] = useState(false);
@@ -53,13 +61,26 @@ export function Review({ current, onGo, onHandedIn }: Props) {
       {shown.length === 0 ? (
         <p className={styles.none}>{t(`none.${filter}`)}</p>
       ) : (
-        <ul className={styles.list}>
-          {shown.map((one) => (
-            <li key={one.ref}>
-              <Row question={one} here={one.ref === current} onGo={() => onGo(one.ref)} />
-            </li>
-          ))}
-        </ul>
+        <div className={styles.middle}>
+          {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys */}
+          <div ref={ownRef} className={styles.scroll} tabIndex={0} role="region" aria-label={t('title')}>
+            <div ref={contentRef}>
+              <ul className={styles.list}>
+                {shown.map((one) => (
+                  <li key={one.ref}>
+                    <Row question={one} here={one.ref === current} onGo={() => onGo(one.ref)} />
+                  </li>
+                ))}
+              </ul>
+            </div>
+          </div>
+          <MoreBelow
+            scrollerRef={layout === 'narrow' ? pageRef : ownRef}
+            contentRef={contentRef}
+            units={reviewUnits}
+            textId={filter}
+          />
+        </div>
       )}
       <footer className={styles.foot}>
         {here && (
@@ -74,7 +95,13 @@ export function Review({ current, onGo, onHandedIn }: Props) {
           {t('handIn')}
         </button>
       </footer>
-      <HandInDialog open={asking} questions={questions} onClose={() => setAsking(false)} onGo={onGo} onDone={onHandedIn} />
+      <HandInDialog
+        open={asking}
+        questions={questions}
+        onClose={() => setAsking(false)}
+        onGo={onGo}
+        onDone={onHandedIn}
+      />
     </section>
   );
 }
@@ -85,7 +112,14 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
   const { number, standing, flagged, progress } = question;
   const missing = standing === 'done' || standing === 'not-opened' ? [] : words(progress);
   return (
-    <button type="button" className={styles.row} data-standing={standing} data-review-row={number} aria-current={here ? 'step' : undefined} onClick={onGo}>
+    <button
+      type="button"
+      className={styles.row}
+      data-standing={standing}
+      data-review-row={number}
+      aria-current={here ? 'step' : undefined}
+      onClick={onGo}
+    >
       <span className={styles.stop} data-standing={standing} aria-hidden="true">
         {number}
       </span>
@@ -93,7 +127,9 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
         <b>{t('question', { number })}</b>
         <span>{t(`standing.${standing}`)}</span>
       </span>
-      <span className={styles.missing}>{missing.map(({ label, text }) => [label, text].filter(Boolean).join(' ')).join(' · ')}</span>
+      <span className={styles.missing}>
+        {missing.map(({ label, text }) => [label, text].filter(Boolean).join(' ')).join(' · ')}
+      </span>
       {flagged && (
         <span className={styles.flag}>
           <Flag size="1.1em" fill="currentColor" aria-hidden="true" />

@@ -26,21 +26,27 @@ function open(): Promise<IDBPDatabase> {
 export function openJournal(attempt: string): Journal {
   const database = open();
   const all = (device: string, upTo = Infinity) =>
-    IDBKeyRange.bound([attempt, device, 0], [attempt, device, upTo === Infinity ? Number.MAX_SAFE_INTEGER : upTo]);
+    IDBKeyRange.bound(
+      [attempt, device, 0],
+      [attempt, device, upTo === Infinity ? Number.MAX_SAFE_INTEGER : upTo],
+    );
   return {
     async append(events) {
       const transaction = (await database).transaction(STORE, 'readwrite', { durability: 'strict' });
-      for (const event of events) void transaction.store.put({ attempt, device: event.device, seq: event.seq, event });
+      for (const event of events)
+        void transaction.store.put({ attempt, device: event.device, seq: event.seq, event });
       await transaction.done;
     },
     async forget(device, upTo) {
       await (await database).delete(STORE, all(device, upTo));
     },
     async kept() {
-      const rows = (await (await database).getAll(
-        STORE,
-        IDBKeyRange.bound([attempt, '', 0], [attempt, '\uffff', Number.MAX_SAFE_INTEGER]),
-      )) as { device: string; event: BrowserEvent }[];
+      const rows = (await (
+        await database
+      ).getAll(STORE, IDBKeyRange.bound([attempt, '', 0], [attempt, '\uffff', Number.MAX_SAFE_INTEGER]))) as {
+        device: string;
+        event: BrowserEvent;
+      }[];
       const byDevice = new Map<string, BrowserEvent[]>();
       for (const { device, event } of rows) byDevice.set(device, [...(byDevice.get(device) ?? []), event]);
       return byDevice;

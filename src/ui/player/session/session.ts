@@ -102,7 +102,9 @@ export class AttemptSession {
   /** The page is going away: one last send that outlives it. What does not arrive is still in the journal. */
   leave(): void {
     if (this.unsent.length === 0 || this.closed) return;
-    void this.transport.save(this.device, this.unsent.slice(0, BATCH), this.cursor, true).catch(() => undefined);
+    void this.transport
+      .save(this.device, this.unsent.slice(0, BATCH), this.cursor, true)
+      .catch(() => undefined);
   }
 
   /** Tries again at once: the network is said to be back. */
@@ -142,7 +144,8 @@ export class AttemptSession {
   private send(): Promise<boolean> {
     this.inFlight ??= this.sendOnce().finally(() => {
       this.inFlight = null;
-      const next = this.failures > 0 ? (RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1] ?? 15_000) : undefined;
+      const next =
+        this.failures > 0 ? (RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1] ?? 15_000) : undefined;
       this.schedule(next ?? (this.unsent.length > 0 ? 0 : HEARTBEAT_MS));
     });
     return this.inFlight;
@@ -167,7 +170,8 @@ export class AttemptSession {
       return true;
     } catch (error) {
       this.failures += 1;
-      if (error instanceof ServerRefusal && error.code === 'not-signed-in') this.status = { ...this.status, signedOut: true };
+      if (error instanceof ServerRefusal && error.code === 'not-signed-in')
+        this.status = { ...this.status, signedOut: true };
       this.updateSave();
       this.notify();
       return false;
@@ -184,7 +188,13 @@ export class AttemptSession {
   private updateSave(): void {
     const waiting = this.unsent.length > 0;
     const down = this.failures > 0;
-    const save: SaveState = down ? (waiting && this.journalFailed ? 'at-risk' : 'kept') : waiting ? 'saving' : 'saved';
+    const save: SaveState = down
+      ? waiting && this.journalFailed
+        ? 'at-risk'
+        : 'kept'
+      : waiting
+        ? 'saving'
+        : 'saved';
     if (save !== this.status.save) this.status = { ...this.status, save };
   }
 

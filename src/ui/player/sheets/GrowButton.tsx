@@ -21,7 +21,13 @@ export function GrowButton({ sheet }: { sheet: 'passage' | 'question' }) {
   if (layout === 'narrow') return null;
   const grown = alone === sheet;
   return (
-    <button type="button" className={styles.quiet} onClick={() => keep({ alone: grown ? null : sheet })} title={grown ? t('beside') : t(`grow.${sheet}`)} aria-label={grown ? t('beside') : t(`grow.${sheet}`)}>
+    <button
+      type="button"
+      className={styles.quiet}
+      onClick={() => keep({ alone: grown ? null : sheet })}
+      title={grown ? t('beside') : t(`grow.${sheet}`)}
+      aria-label={grown ? t('beside') : t(`grow.${sheet}`)}
+    >
       {grown ? <Columns2 size="1.15em" aria-hidden="true" /> : <Maximize2 size="1.15em" aria-hidden="true" />}
     </button>
   );

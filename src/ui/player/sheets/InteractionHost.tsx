@@ -10,15 +10,29 @@ import { viewOf } from '../../interactions';
 import { useAttempt, usePlayer } from '../PlayerContext';
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
-function InteractionHost({ model, item, slots }: { model: InteractionModel; item: DeliveredItem; slots: ContentSlots }) {
+function InteractionHost({
+  model,
+  item,
+  slots,
+}: {
+  model: InteractionModel;
+  item: DeliveredItem;
+  slots: ContentSlots;
+}) {
   const t = useTranslations('player');
   const { dispatch, announce } = usePlayer();
   const { responseIdentifier } = model;
   const response = useAttempt((state) => state.items[item.ref]?.responses[responseIdentifier] ?? null);
   const shape = item.responses.find((one) => one.identifier === responseIdentifier);
   const View = viewOf(model.type);
-  const all = useMemo(() => interactionsOf(item.body).filter((one) => one.type === model.type), [item.body, model.type]);
-  const position = { index: all.findIndex((one) => one.responseIdentifier === responseIdentifier) + 1, total: all.length };
+  const all = useMemo(
+    () => interactionsOf(item.body).filter((one) => one.type === model.type),
+    [item.body, model.type],
+  );
+  const position = {
+    index: all.findIndex((one) => one.responseIdentifier === responseIdentifier) + 1,
+    total: all.length,
+  };
   if (!View || !shape) return <p role="alert">{t('cannotShow')}</p>;
   return (
     <View
@@ -29,7 +43,9 @@ function InteractionHost({ model, item, slots }: { model: InteractionModel; item
       position={position}
       slots={slots}
       announce={announce}
-      onAnswer={(next, how = 'edit') => dispatch({ type: 'answered', item: item.ref, responses: { [responseIdentifier]: next }, how })}
+      onAnswer={(next, how = 'edit') =>
+        dispatch({ type: 'answered', item: item.ref, responses: { [responseIdentifier]: next }, how })
+      }
     />
   );
 }
@@ -40,7 +56,9 @@ export function ItemBody({ item }: { item: DeliveredItem }) {
   const slots: ContentSlots = { assetUrl };
   const withInteractions: ContentSlots = {
     ...slots,
-    interaction: (model) => <InteractionHost key={model.responseIdentifier} model={model} item={item} slots={slots} />,
+    interaction: (model) => (
+      <InteractionHost key={model.responseIdentifier} model={model} item={item} slots={slots} />
+    ),
   };
   return <ContentView content={item.body} slots={withInteractions} />;
 }

@@ -11,7 +11,13 @@ import styles from './sheets.module.css';
 import { passageUnits } from './units';
 
 /** A passage beside its questions. Its place is kept while the questions about it change. */
-export function PassageSheet({ stimulusId, pageRef }: { stimulusId: string; pageRef: RefObject<HTMLElement | null> }) {
+export function PassageSheet({
+  stimulusId,
+  pageRef,
+}: {
+  stimulusId: string;
+  pageRef: RefObject<HTMLElement | null>;
+}) {
   const t = useTranslations('passage');
   const { test, assetUrl, layout } = usePlayer();
   const ownRef = useRef<HTMLElement>(null);
@@ -21,7 +27,9 @@ export function PassageSheet({ stimulusId, pageRef }: { stimulusId: string; page
     ownRef.current?.scrollTo({ top: 0 });
   }, [stimulusId]);
   if (!stimulus) return null;
-  const numbers = questionOrder(test).flatMap((ref, i) => (test.items[ref]?.stimuli.includes(stimulusId) ? [i + 1] : []));
+  const numbers = questionOrder(test).flatMap((ref, i) =>
+    test.items[ref]?.stimuli.includes(stimulusId) ? [i + 1] : [],
+  );
   const [first = 1] = numbers;
   const last = numbers.at(-1) ?? first;
   return (
@@ -41,7 +49,10 @@ export function PassageSheet({ stimulusId, pageRef }: { stimulusId: string; page
       }
     >
       <div className={styles.passage} data-passage="">
-        <ContentView content={stimulus.body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')} slots={{ assetUrl }} />
+        <ContentView
+          content={stimulus.body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
+          slots={{ assetUrl }}
+        />
       </div>
     </Sheet>
   );

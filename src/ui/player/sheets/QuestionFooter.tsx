@@ -37,20 +37,27 @@ export function QuestionFooter({ item, onStep, onReview, fromReview }: Props) {
           </span>
         ))}
       </p>
-      {fromReview && (
-        <button type="button" className={styles.go} onClick={onReview}>
-          <ListChecks size="1.15em" aria-hidden="true" />
-          {t('backToReview')}
+      <span className={styles.ways}>
+        {fromReview && (
+          <button type="button" className={styles.go} onClick={onReview}>
+            <ListChecks size="1.15em" aria-hidden="true" />
+            {t('backToReview')}
+          </button>
+        )}
+        <button type="button" className={styles.go} disabled={first} onClick={() => onStep(-1)}>
+          <ArrowLeft size="1.15em" aria-hidden="true" />
+          {t('back')}
         </button>
-      )}
-      <button type="button" className={styles.go} disabled={first} onClick={() => onStep(-1)}>
-        <ArrowLeft size="1.15em" aria-hidden="true" />
-        {t('back')}
-      </button>
-      <button type="button" className={styles.go} data-main="" onClick={() => (last ? onReview() : onStep(1))}>
-        {last ? t('toReview') : t('next')}
-        <ArrowRight size="1.15em" aria-hidden="true" />
-      </button>
+        <button
+          type="button"
+          className={styles.go}
+          data-main=""
+          onClick={() => (last ? onReview() : onStep(1))}
+        >
+          {last ? t('toReview') : t('next')}
+          <ArrowRight size="1.15em" aria-hidden="true" />
+        </button>
+      </span>
     </footer>
   );
 }

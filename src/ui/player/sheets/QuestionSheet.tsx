@@ -45,7 +45,8 @@ export function QuestionSheet({ item, number, pageRef, unseenRef, onStep, onRevi
   }, [item.ref]);
   const shown = useRef<string | null>(null);
   useEffect(() => {
-    if (shown.current !== null && shown.current !== item.ref) headingRef.current?.focus({ preventScroll: layout !== 'narrow' });
+    if (shown.current !== null && shown.current !== item.ref)
+      headingRef.current?.focus({ preventScroll: layout !== 'narrow' });
     shown.current = item.ref;
   }, [item.ref, layout]);
 
@@ -62,7 +63,9 @@ export function QuestionSheet({ item, number, pageRef, unseenRef, onStep, onRevi
           <h2 ref={headingRef} tabIndex={-1}>
             {t('number', { number })}
           </h2>
-          {item.points !== null && <span className={styles.points}>{t('points', { points: item.points })}</span>}
+          {item.points !== null && (
+            <span className={styles.points}>{t('points', { points: item.points })}</span>
+          )}
           <span className={styles.grow} />
           <Steps item={item} />
           <FlagButton itemRef={item.ref} />
@@ -83,7 +86,14 @@ function FlagButton({ itemRef }: { itemRef: string }) {
   const { dispatch } = usePlayer();
   const flagged = useAttempt((state) => itemOf(state, itemRef).flagged);
   return (
-    <button type="button" className={styles.headButton} data-flag="" aria-pressed={flagged} title={t('flagHint')} onClick={() => dispatch({ type: 'flagged', item: itemRef, on: !flagged })}>
+    <button
+      type="button"
+      className={styles.headButton}
+      data-flag=""
+      aria-pressed={flagged}
+      title={t('flagHint')}
+      onClick={() => dispatch({ type: 'flagged', item: itemRef, on: !flagged })}
+    >
       <Flag size="1.1em" aria-hidden="true" fill={flagged ? 'currentColor' : 'none'} />
       {flagged ? t('flagged') : t('flag')}
     </button>
@@ -97,7 +107,8 @@ function Steps({ item }: { item: DeliveredItem }) {
   const own = useAttempt((state) => itemOf(state, item.ref));
   const [asking, setAsking] = useState(false);
   const answered = Object.values(own.responses).some((response) => response !== null);
-  const everything = (from: Responses): Responses => Object.fromEntries(item.responses.map(({ identifier }) => [identifier, from[identifier] ?? null]));
+  const everything = (from: Responses): Responses =>
+    Object.fromEntries(item.responses.map(({ identifier }) => [identifier, from[identifier] ?? null]));
   const go = (how: 'undo' | 'redo' | 'start-over', to: Responses) => {
     dispatch({ type: 'answered', item: item.ref, responses: everything(to), how });
     announce(t(`did.${how}`));
@@ -106,13 +117,34 @@ function Steps({ item }: { item: DeliveredItem }) {
   const [after] = own.future;
   return (
     <span className={styles.steps}>
-      <button type="button" className={styles.quiet} disabled={!before} aria-label={t('undo')} title={t('undo')} onClick={() => before && go('undo', before)}>
+      <button
+        type="button"
+        className={styles.quiet}
+        disabled={!before}
+        aria-label={t('undo')}
+        title={t('undo')}
+        onClick={() => before && go('undo', before)}
+      >
         <Undo2 size="1.15em" aria-hidden="true" />
       </button>
-      <button type="button" className={styles.quiet} disabled={!after} aria-label={t('redo')} title={t('redo')} onClick={() => after && go('redo', after)}>
+      <button
+        type="button"
+        className={styles.quiet}
+        disabled={!after}
+        aria-label={t('redo')}
+        title={t('redo')}
+        onClick={() => after && go('redo', after)}
+      >
         <Redo2 size="1.15em" aria-hidden="true" />
       </button>
-      <button type="button" className={styles.quiet} disabled={!answered} aria-label={t('startOver')} title={t('startOver')} onClick={() => setAsking(true)}>
+      <button
+        type="button"
+        className={styles.quiet}
+        disabled={!answered}
+        aria-label={t('startOver')}
+        title={t('startOver')}
+        onClick={() => setAsking(true)}
+      >
         <RotateCcw size="1.1em" aria-hidden="true" />
       </button>
       <Dialog

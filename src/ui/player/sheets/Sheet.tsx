@@ -1,14 +1,11 @@
 'use client';
 
-import { ChevronsDown } from 'lucide-react';
 import { useRef, type ReactNode, type RefObject } from 'react';
-import { useTranslations } from 'use-intl';
 import { SHEET_LAYERS } from '../../tools';
 import { usePlayer } from '../PlayerContext';
+import { MoreBelow } from './MoreBelow';
 import styles from './sheets.module.css';
 import type { Unit } from './units';
-import { useHidden } from './useHidden';
-import { useHiddenWords } from './useHiddenWords';
 
 interface SheetProps {
   readonly sheet: 'passage' | 'question';
@@ -23,7 +20,17 @@ interface SheetProps {
 }
 
 /** A sheet of paper: a head, what is on it, the tools' layers over it, and what is still below. */
-export function Sheet({ sheet, textId, label, head, foot, units, scrollerRef, contentRef, children }: SheetProps) {
+export function Sheet({
+  sheet,
+  textId,
+  label,
+  head,
+  foot,
+  units,
+  scrollerRef,
+  contentRef,
+  children,
+}: SheetProps) {
   const { layout } = usePlayer();
   const ownRef = useRef<HTMLDivElement>(null);
   const narrow = layout === 'narrow';
@@ -32,7 +39,13 @@ export function Sheet({ sheet, textId, label, head, foot, units, scrollerRef, co
       {head}
       <div className={styles.middle}>
         {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys */}
-        <div ref={narrow ? ownRef : (scrollerRef as RefObject<HTMLDivElement>)} className={styles.scroll} tabIndex={narrow ? undefined : 0} role="region" aria-label={label}>
+        <div
+          ref={narrow ? ownRef : (scrollerRef as RefObject<HTMLDivElement>)}
+          className={styles.scroll}
+          tabIndex={narrow ? undefined : 0}
+          role="region"
+          aria-label={label}
+        >
           <div ref={contentRef} className={styles.content} data-text-root={textId}>
             {children}
             {SHEET_LAYERS.map(({ id, Layer }) => (
@@ -44,30 +57,5 @@ export function Sheet({ sheet, textId, label, head, foot, units, scrollerRef, co
       </div>
       {foot}
     </section>
-  );
-}
-
-type MoreProps = Pick<SheetProps, 'scrollerRef' | 'contentRef' | 'units' | 'textId'>;
-
-/** Says what is hidden below the edge; a press scrolls on. */
-function MoreBelow({ scrollerRef, contentRef, units, textId }: MoreProps) {
-  const t = useTranslations('below');
-  const hidden = useHidden(scrollerRef, contentRef, units, textId);
-  const words = useHiddenWords();
-  if (!hidden.any) return null;
-  return (
-    <button
-      type="button"
-      className={styles.more}
-      data-more-below=""
-      title={t('scroll')}
-      onClick={() => {
-        const scroller = scrollerRef.current;
-        scroller?.scrollBy({ top: scroller.clientHeight * 0.8 });
-      }}
-    >
-      <ChevronsDown size="1.2em" aria-hidden="true" />
-      {words(hidden.counts, hidden.parts)}
-    </button>
   );
 }

@@ -1,5 +1,5 @@
 /** Something on a sheet that can be missed below its edge. */
-export type UnitKind = 'part' | 'choice' | 'row' | 'box' | 'menu' | 'paragraph';
+export type UnitKind = 'part' | 'choice' | 'row' | 'box' | 'menu' | 'paragraph' | 'question';
 export interface Unit {
   readonly kind: UnitKind;
   readonly key: string;
@@ -13,12 +13,14 @@ const isKind = (text: string | undefined): text is UnitKind => KINDS.some((kind)
 
 /** Parts, choices, rows and answer places of a question, in reading order. */
 export function questionUnits(root: HTMLElement): Unit[] {
-  return [...root.querySelectorAll<HTMLElement>('[data-unit], h1, h2, h3, h4, h5, h6')].flatMap((element): Unit[] => {
-    const kind = element.dataset.unit;
-    if (isKind(kind)) return [{ kind, key: element.dataset.unitKey ?? '', label: '', element }];
-    const label = /^Part\s+([A-Z]|\d+)/i.exec(element.textContent ?? '')?.[1];
-    return label ? [{ kind: 'part', key: `part:${label}`, label, element }] : [];
-  });
+  return [...root.querySelectorAll<HTMLElement>('[data-unit], h1, h2, h3, h4, h5, h6')].flatMap(
+    (element): Unit[] => {
+      const kind = element.dataset.unit;
+      if (isKind(kind)) return [{ kind, key: element.dataset.unitKey ?? '', label: '', element }];
+      const label = /^Part\s+([A-Z]|\d+)/i.exec(element.textContent ?? '')?.[1];
+      return label ? [{ kind: 'part', key: `part:${label}`, label, element }] : [];
+    },
+  );
 }
 
 /** The paragraphs and figures of a passage. */
@@ -26,6 +28,16 @@ export function passageUnits(root: HTMLElement): Unit[] {
   return [...root.querySelectorAll<HTMLElement>('[data-passage] > *')].map((element, i) => ({
     kind: 'paragraph',
     key: `paragraph:${i}`,
+    label: '',
+    element,
+  }));
+}
+
+/** The rows of the review. */
+export function reviewUnits(root: HTMLElement): Unit[] {
+  return [...root.querySelectorAll<HTMLElement>('[data-review-row]')].map((element) => ({
+    kind: 'question',
+    key: `question:${element.dataset.reviewRow ?? ''}`,
     label: '',
     element,
   }));

@@ -13,6 +13,14 @@ const NOTHING: Hidden = { any: false, counts: {}, parts: [] };
 /** A rest of less than this many pixels is only padding. */
 const SLACK = 12;
 
+/** Where the content really ends: its padding and the tools' layers hide nothing. */
+function lowest(content: HTMLElement): number {
+  const bottoms = [...content.children]
+    .filter((child) => !child.matches('[data-no-text]'))
+    .map((child) => child.getBoundingClientRect().bottom);
+  return Math.max(-Infinity, ...bottoms);
+}
+
 function look(scroller: HTMLElement, content: HTMLElement, units: (root: HTMLElement) => Unit[]): Hidden {
   const rest = scroller.scrollHeight - scroller.clientHeight - scroller.scrollTop;
   if (rest <= SLACK) return NOTHING;
@@ -20,8 +28,12 @@ function look(scroller: HTMLElement, content: HTMLElement, units: (root: HTMLEle
   const below = units(content).filter((unit) => isBelow(unit, edge));
   const counts: Partial<Record<UnitKind, number>> = {};
   for (const unit of below) counts[unit.kind] = (counts[unit.kind] ?? 0) + 1;
-  const contentBelow = content.getBoundingClientRect().bottom - edge > SLACK;
-  return { any: contentBelow, counts, parts: below.filter((unit) => unit.kind === 'part').map((unit) => unit.label) };
+  const contentBelow = lowest(content) - edge > SLACK;
+  return {
+    any: contentBelow,
+    counts,
+    parts: below.filter((unit) => unit.kind === 'part').map((unit) => unit.label),
+  };
 }
 
 const same = (a: Hidden, b: Hidden) => JSON.stringify(a) === JSON.stringify(b);

@@ -3,7 +3,7 @@
 import { useTranslations } from 'use-intl';
 import type { UnitKind } from './units';
 
-const ORDER: readonly UnitKind[] = ['choice', 'row', 'menu', 'box', 'paragraph'];
+const ORDER: readonly UnitKind[] = ['choice', 'row', 'menu', 'box', 'paragraph', 'question'];
 
 /** "Part B and 2 more choices": what is hidden, the two most telling things. */
 export function useHiddenWords() {

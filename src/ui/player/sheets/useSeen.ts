@@ -32,7 +32,8 @@ export function useSeen(
     const observer = new IntersectionObserver(
       (entries) => {
         for (const entry of entries) {
-          const enough = entry.isIntersecting && (entry.intersectionRatio >= 0.5 || entry.intersectionRect.height >= 40);
+          const enough =
+            entry.isIntersecting && (entry.intersectionRatio >= 0.5 || entry.intersectionRect.height >= 40);
           const key = keys.get(entry.target);
           if (enough && key !== undefined) {
             fresh.current.add(key);

@@ -78,7 +78,12 @@ function Stop({ question, here, onGo }: { question: QuestionOverview; here: bool
   const t = useTranslations('trail');
   const ref = useRef<HTMLButtonElement>(null);
   const { number, standing, flagged } = question;
-  const words = t('stop', { number, standing: t(`standing.${standing}`), flagged: flagged ? 'yes' : 'no', here: here ? 'yes' : 'no' });
+  const words = t('stop', {
+    number,
+    standing: t(`standing.${standing}`),
+    flagged: flagged ? 'yes' : 'no',
+    here: here ? 'yes' : 'no',
+  });
   useEffect(() => {
     if (here) ref.current?.scrollIntoView({ block: 'nearest' });
   }, [here]);

@@ -19,10 +19,21 @@ function ColoursPanel() {
         const { palette } = SCHEMES[id];
         return (
           <label key={id} className={styles.scheme} data-on={scheme === id || undefined}>
-            <input type="radio" name="able-scheme" checked={scheme === id} onChange={() => keep({ scheme: id })} />
+            <input
+              type="radio"
+              name="able-scheme"
+              checked={scheme === id}
+              onChange={() => keep({ scheme: id })}
+            />
             <span
               className={styles.sample}
-              style={{ '--sample-sheet': palette.sheet, '--sample-ink': palette.ink, '--sample-edge': palette.accent } as React.CSSProperties}
+              style={
+                {
+                  '--sample-sheet': palette.sheet,
+                  '--sample-ink': palette.ink,
+                  '--sample-edge': palette.accent,
+                } as React.CSSProperties
+              }
               aria-hidden="true"
             >
               {t('sample')}

@@ -29,7 +29,11 @@ function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProp
         announce(struck ? t('broughtBack', { label }) : t('struck', { label }));
       }}
     >
-      {struck ? <Undo2 size="1.15em" aria-hidden="true" /> : <Strikethrough size="1.15em" aria-hidden="true" />}
+      {struck ? (
+        <Undo2 size="1.15em" aria-hidden="true" />
+      ) : (
+        <Strikethrough size="1.15em" aria-hidden="true" />
+      )}
     </button>
   );
 }

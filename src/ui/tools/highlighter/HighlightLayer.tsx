@@ -65,9 +65,21 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
 
   if (!picked) return null;
   return createPortal(
-    <div className={styles.popup} style={{ left: picked.left, top: picked.top }} role="toolbar" aria-label={t('popup')} data-highlight-popup="">
+    <div
+      className={styles.popup}
+      style={{ left: picked.left, top: picked.top }}
+      role="toolbar"
+      aria-label={t('popup')}
+      data-highlight-popup=""
+    >
       {COLOURS.map((colour) => (
-        <button key={colour} type="button" className={styles.pick} onMouseDown={(event) => event.preventDefault()} onClick={() => mark(colour)}>
+        <button
+          key={colour}
+          type="button"
+          className={styles.pick}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => mark(colour)}
+        >
           <span className={styles.swatch} data-colour={colour} aria-hidden="true">
             {t('swatch')}
           </span>
@@ -75,7 +87,12 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
         </button>
       ))}
       {isPainted(marks, picked.start, picked.end) && (
-        <button type="button" className={styles.pick} onMouseDown={(event) => event.preventDefault()} onClick={() => mark(null)}>
+        <button
+          type="button"
+          className={styles.pick}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => mark(null)}
+        >
           <Eraser size="1.1em" aria-hidden="true" />
           {t('remove')}
         </button>
@@ -86,7 +103,10 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
 }
 
 /** Follows the selection inside a sheet and says where it settled. */
-function useSettledSelection(contentRef: SheetLayerProps['contentRef'], onPicked: (picked: Picked | null) => void): void {
+function useSettledSelection(
+  contentRef: SheetLayerProps['contentRef'],
+  onPicked: (picked: Picked | null) => void,
+): void {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const look = () => {

@@ -65,7 +65,14 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
     requestAnimationFrame(() => readerRef.current?.scrollIntoView({ block: 'nearest' }));
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const steps: Readonly<Record<string, number>> = { ArrowDown: first + 1, ArrowUp: first - 1, Home: 0, End: last, PageDown: first + count, PageUp: first - count };
+    const steps: Readonly<Record<string, number>> = {
+      ArrowDown: first + 1,
+      ArrowUp: first - 1,
+      Home: 0,
+      End: last,
+      PageDown: first + count,
+      PageUp: first - count,
+    };
     const next = steps[event.key];
     if (next === undefined) return;
     event.preventDefault();
@@ -81,7 +88,11 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
   return (
     <div className={styles.layer} data-no-text="">
       <div className={styles.dim} style={{ top: 0, height: Math.max(0, shown.top - 3) }} />
-      <div ref={readerRef} className={styles.window} style={{ top: shown.top - 3, height: shown.bottom - shown.top + 6 }} />
+      <div
+        ref={readerRef}
+        className={styles.window}
+        style={{ top: shown.top - 3, height: shown.bottom - shown.top + 6 }}
+      />
       <div className={styles.dim} style={{ top: shown.bottom + 3, bottom: 0 }} />
       <div className={styles.bar} style={{ top: shown.bottom + 6 }} role="group" aria-label={t('name')}>
         <div
@@ -106,20 +117,49 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
         >
           {t('drag')}
         </div>
-        <button type="button" aria-label={t('up')} title={t('up')} disabled={first <= 0} onClick={() => move(first - 1)}>
+        <button
+          type="button"
+          aria-label={t('up')}
+          title={t('up')}
+          disabled={first <= 0}
+          onClick={() => move(first - 1)}
+        >
           <ChevronUp size="1.2em" aria-hidden="true" />
         </button>
-        <button type="button" aria-label={t('down')} title={t('down')} disabled={first >= last} onClick={() => move(first + 1)}>
+        <button
+          type="button"
+          aria-label={t('down')}
+          title={t('down')}
+          disabled={first >= last}
+          onClick={() => move(first + 1)}
+        >
           <ChevronDown size="1.2em" aria-hidden="true" />
         </button>
-        <button type="button" aria-label={t('fewer')} title={t('fewer')} disabled={count <= 1} onClick={() => keep({ count: count - 1 })}>
+        <button
+          type="button"
+          aria-label={t('fewer')}
+          title={t('fewer')}
+          disabled={count <= 1}
+          onClick={() => keep({ count: count - 1 })}
+        >
           <Minus size="1.1em" aria-hidden="true" />
         </button>
-        <button type="button" aria-label={t('more')} title={t('more')} disabled={count >= 5} onClick={() => keep({ count: count + 1 })}>
+        <button
+          type="button"
+          aria-label={t('more')}
+          title={t('more')}
+          disabled={count >= 5}
+          onClick={() => keep({ count: count + 1 })}
+        >
           <Plus size="1.1em" aria-hidden="true" />
         </button>
         {!alone && (
-          <button type="button" aria-label={t(`to.${sheet}`)} title={t(`to.${sheet}`)} onClick={() => keep({ sheet: sheet === 'passage' ? 'question' : 'passage' })}>
+          <button
+            type="button"
+            aria-label={t(`to.${sheet}`)}
+            title={t(`to.${sheet}`)}
+            onClick={() => keep({ sheet: sheet === 'passage' ? 'question' : 'passage' })}
+          >
             <ArrowLeftRight size="1.1em" aria-hidden="true" />
           </button>
         )}

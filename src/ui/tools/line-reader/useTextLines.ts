@@ -5,13 +5,19 @@ import { linesOf, type Box, type TextLine } from '@/core/view/lines';
 import { textNodesOf } from '../domText';
 
 /** Things that stand in a line or are one: pictures, maths, answer places. */
-const SOLID = 'img, svg, math, input:not([type=radio]):not([type=checkbox]), select, textarea, math-field, button[data-gap], button[data-piece]';
+const SOLID =
+  'img, svg, math, input:not([type=radio]):not([type=checkbox]), select, textarea, math-field, button[data-gap], button[data-piece]';
 
 function measure(root: HTMLElement): TextLine[] {
   const origin = root.getBoundingClientRect();
   const boxes: Box[] = [];
   const add = (rect: DOMRect) => {
-    boxes.push({ top: rect.top - origin.top, bottom: rect.bottom - origin.top, left: rect.left, right: rect.right });
+    boxes.push({
+      top: rect.top - origin.top,
+      bottom: rect.bottom - origin.top,
+      left: rect.left,
+      right: rect.right,
+    });
   };
   for (const node of textNodesOf(root)) {
     if (node.data.trim() === '') continue;
@@ -20,13 +26,17 @@ function measure(root: HTMLElement): TextLine[] {
     for (const rect of range.getClientRects()) add(rect);
   }
   for (const element of root.querySelectorAll<HTMLElement>(SOLID)) {
-    if (!element.parentElement?.closest('svg, math, math-field, button')) add(element.getBoundingClientRect());
+    if (!element.parentElement?.closest('svg, math, math-field, button'))
+      add(element.getBoundingClientRect());
   }
   return linesOf(boxes);
 }
 
 /** The real lines of a sheet, measured again whenever it is laid out anew. */
-export function useTextLines(contentRef: RefObject<HTMLElement | null>, active: boolean): readonly TextLine[] {
+export function useTextLines(
+  contentRef: RefObject<HTMLElement | null>,
+  active: boolean,
+): readonly TextLine[] {
   const [lines, setLines] = useState<readonly TextLine[]>([]);
   useEffect(() => {
     const root = contentRef.current;

@@ -22,11 +22,23 @@ function MagnifierPanel() {
     <div>
       <p className={styles.text}>{t('hint')}</p>
       <div className={styles.panelRow}>
-        <button type="button" className={styles.button} aria-label={t('smaller')} disabled={factor <= smallest} onClick={() => set(stepMagnification(factor, -1))}>
+        <button
+          type="button"
+          className={styles.button}
+          aria-label={t('smaller')}
+          disabled={factor <= smallest}
+          onClick={() => set(stepMagnification(factor, -1))}
+        >
           <Minus size="1.15em" aria-hidden="true" />
         </button>
         <strong aria-live="polite">{t('percent', { percent: Math.round(factor * 100) })}</strong>
-        <button type="button" className={styles.button} aria-label={t('larger')} disabled={factor >= largest} onClick={() => set(stepMagnification(factor, 1))}>
+        <button
+          type="button"
+          className={styles.button}
+          aria-label={t('larger')}
+          disabled={factor >= largest}
+          onClick={() => set(stepMagnification(factor, 1))}
+        >
           <Plus size="1.15em" aria-hidden="true" />
         </button>
         <button type="button" className={styles.button} disabled={factor === 1} onClick={() => set(1)}>

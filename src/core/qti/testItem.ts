@@ -1,0 +1,17 @@
+import { readItem } from './readItem';
+import { reporterFor, type Problem } from './problem';
+import { parseXml } from './xml';
+import type { Item } from '../item/item';
+
+/** Reads an item from a fragment, for tests: declarations, body and processing inside a `qti-assessment-item`. */
+export function itemFrom(inside: string, attributes = ''): { item: Item; problems: Problem[] } {
+  const problems: Problem[] = [];
+  const root = parseXml(
+    `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="test" title="Test" ${attributes}>${inside}</qti-assessment-item>`,
+  );
+  const item = readItem(root, { report: reporterFor('item.xml', problems), asset: (href) => href, stimulus: (_href, identifier) => identifier });
+  if (!item) throw new Error('the fragment is no item');
+  return { item, problems };
+}
+
+export const SCORE = '<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>';
