@@ -139,19 +139,29 @@ describe('nothing a student types takes long or throws', () => {
 });
 
 describe('typed text and LaTeX turn into one another without loss', () => {
-  test.each(['1/2', 'x^2+3x-1', 'sqrt(8)', '3 1/2', '2(x+1)/3', '-x^(1/2)', '2pi*r', 'y<=2x', '|x-1|', '50%', '30°', '(a+b)(a-b)'])(
-    '%s',
-    (typed) => {
-      const first = readMath(typed);
-      if (!first.ok) throw new Error(first.why);
-      const second = readMath(toLatex(first.node));
-      if (!second.ok) throw new Error(second.why);
-      const third = readMath(toTyped(second.node));
-      if (!third.ok) throw new Error(third.why);
-      expect(toLatex(third.node)).toBe(toLatex(second.node));
-      expect(equivalent(typed, toTyped(second.node))).toBe(true);
-    },
-  );
+  test.each([
+    '1/2',
+    'x^2+3x-1',
+    'sqrt(8)',
+    '3 1/2',
+    '2(x+1)/3',
+    '-x^(1/2)',
+    '2pi*r',
+    'y<=2x',
+    '|x-1|',
+    '50%',
+    '30°',
+    '(a+b)(a-b)',
+  ])('%s', (typed) => {
+    const first = readMath(typed);
+    if (!first.ok) throw new Error(first.why);
+    const second = readMath(toLatex(first.node));
+    if (!second.ok) throw new Error(second.why);
+    const third = readMath(toTyped(second.node));
+    if (!third.ok) throw new Error(third.why);
+    expect(toLatex(third.node)).toBe(toLatex(second.node));
+    expect(equivalent(typed, toTyped(second.node))).toBe(true);
+  });
 });
 
 /**
@@ -173,13 +183,23 @@ describe('agrees with mathjs on every pair of a table', () => {
     ['(2x)^3', '8x^3', '2x^3', '8*x*x*x'],
     ['3(x-1)-2(x+4)', 'x-11', 'x+5'],
   ];
-  const points = Array.from({ length: 12 }, (_, i) => ({ x: 0.37 + i * 0.71, y: 1.13 + i * 0.29, a: 0.6 + i * 0.5, b: 1.9 - i * 0.4 }));
+  const points = Array.from({ length: 12 }, (_, i) => ({
+    x: 0.37 + i * 0.71,
+    y: 1.13 + i * 0.29,
+    a: 0.6 + i * 0.5,
+    b: 1.9 - i * 0.4,
+  }));
   const same = (left: string, right: string) =>
     points.every((point) => {
-      const [p, q] = [Number(mathjs.evaluate(left, { ...point })), Number(mathjs.evaluate(right, { ...point }))];
+      const [p, q] = [
+        Number(mathjs.evaluate(left, { ...point })),
+        Number(mathjs.evaluate(right, { ...point })),
+      ];
       return Math.abs(p - q) <= 1e-9 * Math.max(1, Math.abs(p), Math.abs(q));
     });
-  const pairs = families.flatMap((family) => family.flatMap((left) => family.map((right) => [left, right] as const)));
+  const pairs = families.flatMap((family) =>
+    family.flatMap((left) => family.map((right) => [left, right] as const)),
+  );
   test(`${pairs.length} pairs`, () => {
     const disagreements = pairs.filter(([left, right]) => equivalent(left, right) !== same(left, right));
     expect(disagreements).toEqual([]);

@@ -7,7 +7,12 @@ import { scoreItem } from './score';
  * specification's text was not at hand). Each is scored through a whole item, as an outside system would.
  */
 type Type = 'float' | 'integer' | 'boolean' | 'string' | 'identifier';
-function valueOf(expression: string, type: Type = 'float', cardinality: 'single' | 'multiple' | 'ordered' = 'single', random?: () => number) {
+function valueOf(
+  expression: string,
+  type: Type = 'float',
+  cardinality: 'single' | 'multiple' | 'ordered' = 'single',
+  random?: () => number,
+) {
   const { item, problems } = itemFrom(
     `<qti-response-declaration identifier="NULLED" cardinality="single" base-type="float"/>
      <qti-response-declaration identifier="LIST" cardinality="ordered" base-type="integer"/>
@@ -19,7 +24,12 @@ function valueOf(expression: string, type: Type = 'float', cardinality: 'single'
      <qti-response-processing><qti-set-outcome-value identifier="OUT">${expression}</qti-set-outcome-value></qti-response-processing>`,
   );
   expect(problems).toEqual([]);
-  const responses = { LIST: ['1', '2', '3', '2'], BAG: ['A', 'B', 'B'], SPOT: '10 20', REC: { stringValue: '2.5', floatValue: '2.5' } };
+  const responses = {
+    LIST: ['1', '2', '3', '2'],
+    BAG: ['A', 'B', 'B'],
+    SPOT: '10 20',
+    REC: { stringValue: '2.5', floatValue: '2.5' },
+  };
   return toJson(scoreItem(item, responses, random).outcomes.OUT ?? null);
 }
 const f = (x: number | string) => `<qti-base-value base-type="float">${x}</qti-base-value>`;
@@ -29,7 +39,8 @@ const s = (x: string) => `<qti-base-value base-type="string">${x}</qti-base-valu
 const id = (x: string) => `<qti-base-value base-type="identifier">${x}</qti-base-value>`;
 const v = (name: string) => `<qti-variable identifier="${name}"/>`;
 const NULL = '<qti-null/>';
-const el = (name: string, inside = '', attributes = '') => `<qti-${name} ${attributes}>${inside}</qti-${name}>`;
+const el = (name: string, inside = '', attributes = '') =>
+  `<qti-${name} ${attributes}>${inside}</qti-${name}>`;
 
 describe('logic with NULL', () => {
   test.each([
@@ -61,7 +72,14 @@ describe('comparing', () => {
     [el('match', f(1) + f(1.00001)), false],
     [el('equal', f(10) + f(10.4), 'tolerance-mode="absolute" tolerance="0.5 0.5"'), true],
     [el('equal', f(10) + f(10.5), 'tolerance-mode="absolute" tolerance="0.5 0.5"'), true],
-    [el('equal', f(10) + f(10.5), 'tolerance-mode="absolute" tolerance="0.5 0.5" include-upper-bound="false"'), false],
+    [
+      el(
+        'equal',
+        f(10) + f(10.5),
+        'tolerance-mode="absolute" tolerance="0.5 0.5" include-upper-bound="false"',
+      ),
+      false,
+    ],
     [el('equal', f(10) + f(9.4), 'tolerance-mode="absolute" tolerance="0.5 1"'), false],
     [el('equal', f(200) + f(209), 'tolerance-mode="relative" tolerance="5 5"'), true],
     [el('equal', f(200) + f(211), 'tolerance-mode="relative" tolerance="5 5"'), false],
@@ -109,8 +127,12 @@ describe('containers', () => {
     expect(valueOf(el('index', v('LIST'), 'n="3"'), 'integer')).toBe(3);
     expect(valueOf(el('index', v('LIST'), 'n="5"'), 'integer')).toBeNull();
     expect(valueOf(el('delete', i(2) + v('LIST')), 'integer', 'ordered')).toEqual([1, 3]);
-    expect(valueOf(el('multiple', NULL + i(1) + el('multiple', i(2))), 'integer', 'multiple')).toEqual([1, 2]);
-    expect(valueOf(el('repeat', i(1) + i(2), 'number-repeats="2"'), 'integer', 'ordered')).toEqual([1, 2, 1, 2]);
+    expect(valueOf(el('multiple', NULL + i(1) + el('multiple', i(2))), 'integer', 'multiple')).toEqual([
+      1, 2,
+    ]);
+    expect(valueOf(el('repeat', i(1) + i(2), 'number-repeats="2"'), 'integer', 'ordered')).toEqual([
+      1, 2, 1, 2,
+    ]);
     expect(valueOf(el('field-value', v('REC'), 'field-identifier="floatValue"'))).toBe(2.5);
   });
 });
@@ -152,7 +174,9 @@ describe('arithmetic', () => {
     else expect(value).toBeCloseTo(expected, 9);
   });
   test('random values come from the sequence they are given', () => {
-    expect(valueOf('<qti-random-integer min="2" max="10" step="2"/>', 'integer', 'single', () => 0.99)).toBe(10);
+    expect(valueOf('<qti-random-integer min="2" max="10" step="2"/>', 'integer', 'single', () => 0.99)).toBe(
+      10,
+    );
     expect(valueOf('<qti-random-integer min="2" max="10" step="2"/>', 'integer', 'single', () => 0)).toBe(2);
     expect(valueOf('<qti-random-float min="1" max="3"/>', 'float', 'single', () => 0.5)).toBe(2);
     expect(valueOf(el('random', v('LIST')), 'integer', 'single', () => 0.6)).toBe(3);

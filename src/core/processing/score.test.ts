@@ -8,13 +8,19 @@ const choices = (max: number) =>
   `<qti-item-body><qti-choice-interaction response-identifier="RESPONSE" max-choices="${max}">
      ${['A', 'B', 'C', 'D'].map((id) => `<qti-simple-choice identifier="${id}">${id}</qti-simple-choice>`).join('')}
    </qti-choice-interaction></qti-item-body>`;
-const values = (...all: string[]) => `<qti-correct-response>${all.map((one) => `<qti-value>${one}</qti-value>`).join('')}</qti-correct-response>`;
+const values = (...all: string[]) =>
+  `<qti-correct-response>${all.map((one) => `<qti-value>${one}</qti-value>`).join('')}</qti-correct-response>`;
 const template = (name: string) => `<qti-response-processing template="${TEMPLATES}${name}.xml"/>`;
 const scoreOf = (inside: string, response: string | string[] | null) => {
   const { item, problems } = itemFrom(inside);
   expect(problems.filter((one) => one.severity === 'error')).toEqual([]);
   const { outcomes, progress, scoredBy } = scoreItem(item, { RESPONSE: response });
-  return { score: toJson(outcomes.SCORE ?? null), maximum: toJson(outcomes.MAXSCORE ?? null), progress, scoredBy };
+  return {
+    score: toJson(outcomes.SCORE ?? null),
+    maximum: toJson(outcomes.MAXSCORE ?? null),
+    progress,
+    scoredBy,
+  };
 };
 
 describe('match_correct', () => {
@@ -83,13 +89,24 @@ describe('numbers as students type them', () => {
 
 describe('who scores', () => {
   const essay = '<qti-extended-text-interaction response-identifier="RESPONSE"/>';
-  const response = '<qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="string"/>';
+  const response =
+    '<qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="string"/>';
   test('without response processing a person does', () => {
-    expect(scoreOf(`${response}${SCORE}<qti-item-body>${essay}</qti-item-body>`, 'text')).toMatchObject({ scoredBy: 'person', score: 0, progress: 'complete' });
+    expect(scoreOf(`${response}${SCORE}<qti-item-body>${essay}</qti-item-body>`, 'text')).toMatchObject({
+      scoredBy: 'person',
+      score: 0,
+      progress: 'complete',
+    });
   });
   test('an outcome left to a person beside processing means both', () => {
-    const human = '<qti-outcome-declaration identifier="STYLE" cardinality="single" base-type="float" external-scored="human"/>';
-    expect(scoreOf(`${response}${SCORE}${human}<qti-item-body>${essay}</qti-item-body>${template('match_correct')}`, 'text').scoredBy).toBe('both');
+    const human =
+      '<qti-outcome-declaration identifier="STYLE" cardinality="single" base-type="float" external-scored="human"/>';
+    expect(
+      scoreOf(
+        `${response}${SCORE}${human}<qti-item-body>${essay}</qti-item-body>${template('match_correct')}`,
+        'text',
+      ).scoredBy,
+    ).toBe('both');
   });
 });
 

@@ -9,7 +9,11 @@ export function itemFrom(inside: string, attributes = ''): { item: Item; problem
   const root = parseXml(
     `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="test" title="Test" ${attributes}>${inside}</qti-assessment-item>`,
   );
-  const item = readItem(root, { report: reporterFor('item.xml', problems), asset: (href) => href, stimulus: (_href, identifier) => identifier });
+  const item = readItem(root, {
+    report: reporterFor('item.xml', problems),
+    asset: (href) => href,
+    stimulus: (_href, identifier) => identifier,
+  });
   if (!item) throw new Error('the fragment is no item');
   return { item, problems };
 }

@@ -1,0 +1,176 @@
+import fc from 'fast-check';
+import { interactionsOf } from '../item/content';
+import { progressOfItem } from '../item/progress';
+import type { RawResponse } from '../item/response';
+import { itemFrom } from '../qti/testItem';
+import { INTERACTIONS } from '.';
+import { pressChoice, type ChoiceModel } from './choice';
+import {
+  copiesLeft,
+  emptyGap,
+  fillingOf,
+  placeInGap,
+  responseOf,
+  type Filling,
+  type GapMatchModel,
+} from './gap-match';
+import { pressCell, type MatchModel } from './match';
+
+function read(declaration: string, body: string) {
+  const { item, problems } = itemFrom(
+    `<qti-response-declaration identifier="R" ${declaration}/><qti-item-body>${body}</qti-item-body>`,
+  );
+  const [model] = interactionsOf(item.body);
+  if (!model) throw new Error('no interaction was read');
+  return { item, problems, model };
+}
+const progress = (item: ReturnType<typeof read>['item'], response: RawResponse) => {
+  const { state, parts } = progressOfItem(item, { R: response });
+  return [state, parts[0]?.missing[0]?.code ?? null];
+};
+
+describe('choice', () => {
+  const choices = 'ABCD'
+    .split('')
+    .map((id) => `<qti-simple-choice identifier="${id}">${id}</qti-simple-choice>`)
+    .join('');
+  const three = read(
+    'cardinality="multiple" base-type="identifier"',
+    `<qti-choice-interaction response-identifier="R" min-choices="3" max-choices="3">${choices}</qti-choice-interaction>`,
+  );
+  const model = three.model as ChoiceModel;
+  test('one tick of three asked for is part done', () => {
+    expect(progress(three.item, ['A'])).toEqual(['partial', 'choose']);
+    expect(progress(three.item, ['A', 'B', 'C'])).toEqual(['complete', null]);
+    expect(progress(three.item, null)).toEqual(['empty', 'choose']);
+    expect(progress(three.item, ['A', 'B', 'C', 'D'])).toEqual(['partial', 'tooMany']);
+    expect(progress(three.item, ['X'])).toEqual(['empty', 'choose']);
+  });
+  test('a fourth of three changes nothing and says so', () => {
+    expect(pressChoice(model, ['A', 'B', 'C'], 'D', true)).toEqual({ kind: 'full', maximum: 3 });
+    expect(pressChoice(model, ['A', 'B', 'C'], 'B', true)).toEqual({ kind: 'changed', response: ['A', 'C'] });
+    expect(pressChoice(model, ['A'], 'A', true)).toEqual({ kind: 'changed', response: null });
+  });
+  test('one of several moves', () => {
+    expect(pressChoice(model, 'A', 'B', false)).toEqual({ kind: 'changed', response: 'B' });
+  });
+});
+
+describe('gap match', () => {
+  const { item, model: anyModel } = read(
+    'cardinality="multiple" base-type="directedPair"',
+    `<qti-gap-match-interaction response-identifier="R">
+       <qti-gap-text identifier="K" match-max="1">Kelp</qti-gap-text><qti-gap-text identifier="S" match-max="2">Sand</qti-gap-text><qti-gap-text identifier="L" match-max="1">Left over</qti-gap-text>
+       <p><qti-gap identifier="G1"/> and <qti-gap identifier="G2"/> and <qti-gap identifier="G3"/></p>
+     </qti-gap-match-interaction>`,
+  );
+  const model = anyModel as GapMatchModel;
+  test('every gap wants something', () => {
+    expect(progress(item, null)).toEqual(['empty', 'boxEmpty']);
+    expect(progress(item, ['K G1'])).toEqual(['partial', 'boxEmpty']);
+    expect(progress(item, ['K G1', 'S G2', 'S G3'])).toEqual(['complete', null]);
+  });
+  test('dropping on a filled gap swaps with where the piece came from', () => {
+    expect(placeInGap(model, { G1: 'K', G2: 'S' }, 'K', 'G2', 'G1')).toEqual({
+      filling: { G1: 'S', G2: 'K' },
+      displaced: 'S',
+      displacedTo: 'G1',
+    });
+    expect(placeInGap(model, { G2: 'S' }, 'K', 'G2', null)).toEqual({
+      filling: { G2: 'K' },
+      displaced: 'S',
+      displacedTo: 'list',
+    });
+  });
+  test('no move makes a piece out of nothing, nor loses one', () => {
+    const move = fc.record({
+      choice: fc.constantFrom('K', 'S', 'L'),
+      gap: fc.constantFrom('G1', 'G2', 'G3'),
+      from: fc.constantFrom(null, 'G1', 'G2', 'G3'),
+      out: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(fc.array(move, { maxLength: 30 }), (moves) => {
+        let filling: Filling = {};
+        for (const { choice, gap, from, out } of moves) {
+          const held = from === null ? choice : filling[from];
+          if (out) filling = emptyGap(filling, gap);
+          else if (held !== undefined)
+            filling = placeInGap(model, filling, held, gap, from)?.filling ?? filling;
+          for (const one of model.choices) {
+            const used = Object.values(filling).filter((id) => id === one.identifier).length;
+            expect(used).toBeLessThanOrEqual(one.matchMax);
+            expect(copiesLeft(one, filling)).toBe(one.matchMax - used);
+          }
+          expect(fillingOf(responseOf(model, filling))).toEqual(filling);
+        }
+      }),
+    );
+  });
+});
+
+describe('match as a grid', () => {
+  const set = (ids: string[], max: number) =>
+    `<qti-simple-match-set>${ids.map((id) => `<qti-simple-associable-choice identifier="${id}" match-max="${max}">${id}</qti-simple-associable-choice>`).join('')}</qti-simple-match-set>`;
+  const { item, model: anyModel } = read(
+    'cardinality="multiple" base-type="directedPair"',
+    `<qti-match-interaction response-identifier="R" max-associations="0">${set(['r1', 'r2'], 1)}${set(['T', 'F'], 2)}</qti-match-interaction>`,
+  );
+  const model = anyModel as MatchModel;
+  test('a grid wants every row', () => {
+    expect(progress(item, ['r1 T'])).toEqual(['partial', 'rowsEmpty']);
+    expect(progress(item, ['r1 T', 'r2 F'])).toEqual(['complete', null]);
+  });
+  test('a row of one moves its mark; a full column says so', () => {
+    expect(pressCell(model, ['r1 T'], 'r1', 'F')).toEqual({ kind: 'changed', response: ['r1 F'] });
+    const tight: MatchModel = { ...model, columns: model.columns.map((one) => ({ ...one, matchMax: 1 })) };
+    expect(pressCell(tight, ['r1 T'], 'r2', 'T')).toEqual({ kind: 'full', who: 'column', maximum: 1 });
+  });
+});
+
+describe('written answers', () => {
+  const entry = (type: string, attributes = '') =>
+    read(
+      `cardinality="single" base-type="${type}"`,
+      `<p><qti-text-entry-interaction response-identifier="R" ${attributes}/></p>`,
+    ).item;
+  test('a numeric box keeps text that is no number, and stays part done', () => {
+    expect(progress(entry('float'), '3.5')).toEqual(['complete', null]);
+    expect(progress(entry('float'), 'three')).toEqual(['partial', 'notANumber']);
+    expect(progress(entry('integer'), '3.5')).toEqual(['partial', 'notAWholeNumber']);
+    expect(progress(entry('string', 'pattern-mask="[a-z]+"'), 'Kelp')).toEqual(['partial', 'otherForm']);
+    expect(progress(entry('string'), '   ')).toEqual(['empty', 'boxEmpty']);
+  });
+  const maths = (mode: string) =>
+    read(
+      'cardinality="single" base-type="string"',
+      `<qti-portable-custom-interaction response-identifier="R" custom-interaction-type-identifier="urn:able-compass:equation" data-mode="${mode}"/>`,
+    ).item;
+  test('unfinished boxes count as unfinished', () => {
+    expect(progress(maths('value'), '\\frac{3}{4}')).toEqual(['complete', null]);
+    expect(progress(maths('value'), '\\frac{3}{\\placeholder{}}')).toEqual(['partial', 'mathBoxes']);
+    expect(progress(maths('value'), 'x+1')).toEqual(['partial', 'notANumber']);
+    expect(progress(maths('expression'), '(x+1')).toEqual(['partial', 'mathUnreadable']);
+    expect(progress(maths('equation'), 'x+1')).toEqual(['partial', 'needsEquals']);
+    expect(progress(maths('inequality'), 'x>1')).toEqual(['complete', null]);
+  });
+});
+
+test('parts are told by their headings, and what is missing is said part by part', () => {
+  const { item } = itemFrom(
+    `<qti-response-declaration identifier="A1" cardinality="single" base-type="identifier"/><qti-response-declaration identifier="B1" cardinality="single" base-type="string"/>
+     <qti-item-body><h3>Part A</h3><qti-choice-interaction response-identifier="A1" max-choices="1"><qti-simple-choice identifier="X">x</qti-simple-choice></qti-choice-interaction>
+     <h3>Part B</h3><p><qti-text-entry-interaction response-identifier="B1"/></p></qti-item-body>`,
+  );
+  const { state, parts } = progressOfItem(item, { A1: 'X' });
+  expect(state).toBe('partial');
+  expect(parts.map(({ label, state: own }) => [label, own])).toEqual([
+    ['A', 'complete'],
+    ['B', 'empty'],
+  ]);
+});
+
+test('every interaction has its own element and type', () => {
+  expect(new Set(INTERACTIONS.map((one) => one.element)).size).toBe(INTERACTIONS.length);
+  expect(new Set(INTERACTIONS.map((one) => one.type)).size).toBe(INTERACTIONS.length);
+});

@@ -1,0 +1,181 @@
+import { deliverTest } from '../item/deliver';
+import { readPackage, resolvePath, UnreadablePackage, type PackageFiles } from './package';
+import { itemFrom, SCORE } from './testItem';
+import { parseXml, XmlError } from './xml';
+
+const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
+const files = (entries: Record<string, string>): PackageFiles => ({
+  paths: new Set(Object.keys(entries)),
+  read: (path) => new TextEncoder().encode(entries[path]),
+});
+const manifest = (...resources: [type: string, href: string][]) =>
+  `<manifest identifier="pkg"><resources>${resources.map(([type, href], i) => `<resource identifier="r${i}" type="${type}" href="${href}"/>`).join('')}</resources></manifest>`;
+const item = (identifier: string, body: string, extra = '') =>
+  `<qti-assessment-item ${NS} identifier="${identifier}" title="t"><qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>SECRETKEY</qti-value></qti-correct-response></qti-response-declaration>${SCORE}${extra}<qti-item-body>${body}</qti-item-body></qti-assessment-item>`;
+const choice =
+  '<qti-choice-interaction response-identifier="RESPONSE" max-choices="1"><qti-simple-choice identifier="A">a</qti-simple-choice></qti-choice-interaction>';
+
+describe('XML is read within limits', () => {
+  test.each([
+    ['<!DOCTYPE x [<!ENTITY a "b">]><x>&a;</x>', /document type/],
+    ['<x>&unknown;</x>', /entity/],
+    ['<x><y></x>', /tag/],
+    ['<x>'.repeat(200) + '</x>'.repeat(200), /nested deeper/],
+    ['', /element|document/],
+  ])('%.30s', (source, message) => {
+    expect(() => parseXml(source)).toThrow(XmlError);
+    expect(() => parseXml(source)).toThrow(message);
+  });
+  test('lines are those of the file', () => {
+    expect(parseXml('<a>\n  <b/>\n</a>').children.find((node) => node.kind === 'element')?.line).toBe(2);
+  });
+});
+
+describe('paths stay inside the package', () => {
+  test.each([
+    ['items/a.xml', '../images/b.svg', 'images/b.svg'],
+    ['items/a.xml', 'b%20c.png', 'items/b c.png'],
+    ['a.xml', '../../etc/passwd', null],
+    ['a.xml', 'https://example.org/x.png', null],
+    ['a.xml', '//example.org/x.png', null],
+    ['a.xml', 'file:///etc/passwd', null],
+  ])('%s with %s', (from, href, expected) => {
+    expect(resolvePath(from, href)).toBe(expected);
+  });
+});
+
+describe('the import report', () => {
+  const report = (entries: Record<string, string>) => {
+    const content = readPackage(files(entries));
+    return {
+      codes: content.problems.map(({ severity, code, file, line }) => `${severity} ${code} ${file}:${line}`),
+      content,
+    };
+  };
+  test('a package without a manifest cannot be read', () => {
+    expect(() => readPackage(files({}))).toThrow(UnreadablePackage);
+    expect(() => readPackage(files({ 'imsmanifest.xml': '<manifest' }))).toThrow(UnreadablePackage);
+  });
+  test('what is wrong is named with file and line, and the rest is read', () => {
+    const { codes, content } = report({
+      'imsmanifest.xml': manifest(
+        ['imsqti_item_xmlv3p0', 'good.xml'],
+        ['imsqti_item_xmlv3p0', 'bad.xml'],
+        ['imsqti_item_xmlv3p0', 'missing.xml'],
+      ),
+      'good.xml': item('good', choice),
+      'bad.xml': item('bad', `\n<qti-future-interaction response-identifier="RESPONSE"/>`),
+    });
+    expect(codes).toEqual([
+      'error missing-file imsmanifest.xml:1',
+      'error unsupported-interaction bad.xml:2',
+    ]);
+    expect([...content.items.keys()]).toEqual(['good']);
+  });
+  test('a test that needs a refused item is refused', () => {
+    const { codes, content } = report({
+      'imsmanifest.xml': manifest(['imsqti_test_xmlv3p0', 'test.xml']),
+      'test.xml': `<qti-assessment-test ${NS} identifier="t" title="t"><qti-test-part identifier="p" navigation-mode="linear" submission-mode="individual"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="bad.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
+      'bad.xml': item('bad', '<qti-unknown/>'),
+    });
+    expect(codes).toEqual(['error unsupported-element bad.xml:1', 'error refused-item test.xml:1']);
+    expect(content.tests).toEqual([]);
+  });
+  test.each([
+    [
+      'an undeclared variable',
+      '<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-variable identifier="NOPE"/></qti-set-outcome-value></qti-response-processing>',
+      'unknown-variable',
+    ],
+    [
+      'an unknown expression',
+      '<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-magic/></qti-set-outcome-value></qti-response-processing>',
+      'unknown-expression',
+    ],
+    [
+      'a wrong number of children',
+      '<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-not/></qti-set-outcome-value></qti-response-processing>',
+      'expression-children',
+    ],
+    [
+      'a foreign operator',
+      '<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-custom-operator class="other.magic"/></qti-set-outcome-value></qti-response-processing>',
+      'unknown-operator',
+    ],
+    [
+      'an unknown template',
+      '<qti-response-processing template="https://example.org/own_template"/>',
+      'unknown-template',
+    ],
+    [
+      'an unknown rule',
+      '<qti-response-processing><qti-do-something/></qti-response-processing>',
+      'unknown-rule',
+    ],
+  ])('%s is an error', (_what, processing, code) => {
+    const { problems } = itemFrom(
+      `<qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier"/>${SCORE}<qti-item-body>${choice}</qti-item-body>${processing}`,
+    );
+    expect(problems.map((one) => one.code)).toEqual([code]);
+  });
+});
+
+describe('content is cleaned by allow-list', () => {
+  test('scripts, handlers, frames, remote addresses and forms do not get in', () => {
+    const { item: read, problems } = itemFrom(
+      `<qti-item-body><p onclick="steal()">Text<script>steal()</script></p><iframe src="x"/><form><input/></form><a href="javascript:steal()">link</a>
+       <svg xmlns="http://www.w3.org/2000/svg"><script>steal()</script><circle r="1" fill="url(https://example.org/x)"/><foreignObject><p>html</p></foreignObject></svg></qti-item-body>`,
+    );
+    const kept = JSON.stringify(read.body);
+    expect(kept).not.toMatch(/steal|iframe|form|input|javascript|example|script|html<|onclick|foreignObject/);
+    expect(kept).toContain('link');
+    expect(problems.every((one) => one.severity === 'warning')).toBe(true);
+    expect(problems.map((one) => one.code)).toEqual(
+      expect.arrayContaining(['script-set-aside', 'element-set-aside']),
+    );
+  });
+});
+
+test('what a browser is given holds no key, no title, no feedback, no rubric', () => {
+  const content = readPackage(
+    files({
+      'imsmanifest.xml': manifest(['imsqti_test_xmlv3p0', 'test.xml']),
+      'test.xml': `<qti-assessment-test ${NS} identifier="t" title="Test"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="simultaneous"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="item.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
+      'item.xml': item(
+        'i',
+        `${choice}<qti-feedback-block outcome-identifier="SCORE" identifier="x" show-hide="show"><p>SECRETFEEDBACK</p></qti-feedback-block><qti-rubric-block view="scorer"><p>SECRETRUBRIC</p></qti-rubric-block>`,
+      ).replace('title="t"', 'title="SECRETTITLE"'),
+    }),
+  );
+  const [test] = content.tests;
+  if (!test) throw new Error('the test was refused');
+  expect(JSON.stringify(content.items.get('i'))).toMatch(/SECRETKEY/);
+  expect(JSON.stringify(deliverTest(test, content.items, content.stimuli, 'seed'))).not.toMatch(/SECRET/);
+});
+
+test('the same seed mixes choices the same way, fixed ones stay', () => {
+  const body = `<qti-choice-interaction response-identifier="RESPONSE" max-choices="1" shuffle="true">${'ABCDEFGH'
+    .split('')
+    .map(
+      (id) =>
+        `<qti-simple-choice identifier="${id}"${id === 'H' ? ' fixed="true"' : ''}>${id}</qti-simple-choice>`,
+    )
+    .join('')}</qti-choice-interaction>`;
+  const content = readPackage(
+    files({
+      'imsmanifest.xml': manifest(['imsqti_test_xmlv3p0', 'test.xml']),
+      'test.xml': `<qti-assessment-test ${NS} identifier="t" title="T"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="simultaneous"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="i.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
+      'i.xml': item('i', body),
+    }),
+  );
+  const order = (seed: string) => {
+    const [test] = content.tests;
+    const text = JSON.stringify(
+      test && deliverTest(test, content.items, content.stimuli, seed).items.i?.body,
+    );
+    return [...text.matchAll(/"identifier":"([A-H])"/g)].map((found) => found[1]).join('');
+  };
+  expect(order('one')).toBe(order('one'));
+  expect(order('one')).toMatch(/H$/);
+  expect(new Set(['one', 'two', 'three', 'four'].map(order)).size).toBeGreaterThan(1);
+});

@@ -1,0 +1,210 @@
+/** @jest-environment node */
+import 'fake-indexeddb/auto';
+import type { BrowserEvent } from '@/core/attempt/events';
+import { NEW_ATTEMPT } from '@/core/attempt/state';
+import { ServerClock } from './clock';
+import { openJournal, type Journal } from './journal';
+import { AttemptSession, openSession, type Timers } from './session';
+import { ServerRefusal, type Saved, type Transport } from './transport';
+
+/** A server that keeps events by number, and can be unplugged. */
+class FakeServer implements Transport {
+  readonly kept = new Map<string, Map<number, BrowserEvent>>();
+  up = true;
+  loseAnswer = false;
+  moved = false;
+  content = () => Promise.reject(new Error('not used'));
+  resume = () =>
+    Promise.resolve({
+      state: { ...NEW_ATTEMPT, phase: 'running' as const },
+      cursor: 0,
+      serverNow: 1_000_000,
+    });
+  save = (device: string, events: readonly BrowserEvent[]): Promise<Saved> => {
+    if (!this.up) return Promise.reject(new TypeError('network'));
+    const mine = this.kept.get(device) ?? new Map<number, BrowserEvent>();
+    this.kept.set(device, mine);
+    for (const event of events) if (!mine.has(event.seq)) mine.set(event.seq, event);
+    if (this.loseAnswer) return Promise.reject(new TypeError('the answer was lost'));
+    return Promise.resolve({
+      acknowledged: mine.size,
+      serverNow: 1_000_000,
+      cursor: 0,
+      others: [],
+      moved: this.moved,
+      phase: 'running',
+    });
+  };
+  stop = () => Promise.resolve();
+  handIn = () => (this.up ? Promise.resolve() : Promise.reject(new TypeError('network')));
+}
+
+/** Timers that run when told. */
+class HandTimers implements Timers {
+  private due: (() => void)[] = [];
+  set(run: () => void): unknown {
+    this.due.push(run);
+    return run;
+  }
+  clear(timer: unknown): void {
+    this.due = this.due.filter((run) => run !== timer);
+  }
+  fire(): void {
+    const now = this.due;
+    this.due = [];
+    for (const run of now) run();
+  }
+}
+
+const settle = async () => {
+  for (let i = 0; i < 20; i += 1) await new Promise((resolve) => setImmediate(resolve));
+};
+let attempt = 0;
+function open(server: FakeServer, journal?: Journal) {
+  attempt += 1;
+  const own = journal ?? openJournal(`attempt-${attempt}`);
+  const timers = new HandTimers();
+  const clock = new ServerClock(1_000_000, () => 0);
+  const session = new AttemptSession(
+    'page-1',
+    { state: { ...NEW_ATTEMPT, phase: 'running' }, cursor: 0, serverNow: 1_000_000 },
+    clock,
+    own,
+    server,
+    timers,
+    () => 0,
+  );
+  return { session, timers, journal: own };
+}
+const answer = (value: string) => ({
+  type: 'answered' as const,
+  item: 'q',
+  responses: { R: value },
+  how: 'edit' as const,
+});
+
+test('an answer shows at once, is journalled, sent, acknowledged and forgotten', async () => {
+  const server = new FakeServer();
+  const { session, timers, journal } = open(server);
+  session.dispatch(answer('A'));
+  expect(session.getState().items.q?.responses.R).toBe('A');
+  expect(session.getStatus().save).toBe('saving');
+  await settle();
+  expect((await journal.kept()).get('page-1')).toHaveLength(1);
+  timers.fire();
+  await settle();
+  expect(session.getStatus().save).toBe('saved');
+  expect(server.kept.get('page-1')?.size).toBe(1);
+  expect((await journal.kept()).size).toBe(0);
+  session.close();
+});
+
+test('with the network down the sign says so, and everything goes when it is back', async () => {
+  const server = new FakeServer();
+  const { session, timers, journal } = open(server);
+  server.up = false;
+  session.dispatch(answer('A'));
+  timers.fire();
+  await settle();
+  expect(session.getStatus().save).toBe('kept');
+  session.dispatch(answer('B'));
+  await settle();
+  expect((await journal.kept()).get('page-1')).toHaveLength(2);
+  server.up = true;
+  session.wake();
+  timers.fire();
+  await settle();
+  expect(session.getStatus().save).toBe('saved');
+  expect([...(server.kept.get('page-1')?.keys() ?? [])]).toEqual([1, 2]);
+  session.close();
+});
+
+test('an answer of the server that is lost is asked for again, and nothing is kept twice', async () => {
+  const server = new FakeServer();
+  const { session, timers } = open(server);
+  server.loseAnswer = true;
+  session.dispatch(answer('A'));
+  timers.fire();
+  await settle();
+  expect(session.getStatus().save).toBe('kept');
+  server.loseAnswer = false;
+  timers.fire();
+  await settle();
+  expect(session.getStatus().save).toBe('saved');
+  expect(server.kept.get('page-1')?.size).toBe(1);
+  session.close();
+});
+
+test('a computer that cannot keep answers is said to be at risk only while the network is down too', async () => {
+  const server = new FakeServer();
+  const broken: Journal = {
+    append: () => Promise.reject(new Error('disk full')),
+    forget: () => Promise.resolve(),
+    kept: () => Promise.resolve(new Map()),
+  };
+  const { session, timers } = open(server, broken);
+  server.up = false;
+  session.dispatch(answer('A'));
+  timers.fire();
+  await settle();
+  expect(session.getStatus().save).toBe('at-risk');
+  server.up = true;
+  timers.fire();
+  await settle();
+  expect(session.getStatus().save).toBe('saved');
+  session.close();
+});
+
+test('a page that died leaves its answers to the next one, which sends them first', async () => {
+  const server = new FakeServer();
+  const { session, journal } = open(server);
+  server.up = false;
+  session.dispatch(answer('A'));
+  await settle();
+  session.close();
+  server.up = true;
+  const next = await openSession(
+    'page-2',
+    journal,
+    server,
+    (serverNow) => new ServerClock(serverNow, () => 0),
+  );
+  expect(server.kept.get('page-1')?.size).toBe(1);
+  expect((await journal.kept()).size).toBe(0);
+  next.close();
+});
+
+test('handing in waits for the answers, and fails honestly without network', async () => {
+  const server = new FakeServer();
+  const { session } = open(server);
+  session.dispatch(answer('A'));
+  server.up = false;
+  await expect(session.handIn('asked')).rejects.toThrow(TypeError);
+  server.up = true;
+  await session.handIn('asked');
+  expect(server.kept.get('page-1')?.size).toBe(1);
+});
+
+test('when another browser takes over, this one stops taking answers', async () => {
+  const server = new FakeServer();
+  const { session, timers } = open(server);
+  server.moved = true;
+  session.dispatch(answer('A'));
+  timers.fire();
+  await settle();
+  expect(session.getStatus().moved).toBe(true);
+  session.dispatch(answer('B'));
+  expect(session.getState().items.q?.responses.R).toBe('A');
+  session.close();
+});
+
+test('being signed out keeps the answers here and says so', async () => {
+  const server = new FakeServer();
+  const { session, timers } = open(server);
+  server.save = () => Promise.reject(new ServerRefusal('not-signed-in', 401));
+  session.dispatch(answer('A'));
+  timers.fire();
+  await settle();
+  expect(session.getStatus()).toMatchObject({ signedOut: true, save: 'kept' });
+  session.close();
+});
