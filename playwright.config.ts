@@ -16,7 +16,6 @@ export default defineConfig({
     locale: 'en-US',
     timezoneId: 'UTC',
     actionTimeout: 10_000,
-    trace: 'retain-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

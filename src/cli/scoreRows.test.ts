@@ -16,6 +16,7 @@ test.each<[item: string, responses: Record<string, unknown>, score: number, prog
   ['measuring-1', { RESPONSE: 37.5 }, 1, 'complete'],
   ['measuring-1', { RESPONSE: '37,5' }, 0, 'partial'],
   ['measuring-2', { RESPONSE: ['A', 'C', 'E'] }, 3, 'complete'],
+  ['measuring-3', { RESPONSE: ['N96 G3', 'N12 G1', 'N8 G2'] }, 2, 'complete'],
   ['measuring-3', { RESPONSE: ['N8 G1', 'N12 G2', 'N96 G3'] }, 2, 'complete'],
   ['measuring-3', { RESPONSE: ['N20 G1', 'N96 G3'] }, 1, 'partial'],
   ['measuring-4', { RESPONSE: '\\frac{3}{4}' }, 2, 'complete'],

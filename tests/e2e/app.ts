@@ -128,24 +128,38 @@ export async function startTest(page: Page, app: App, name: Name = 'wren'): Prom
 
 export const saved = (page: Page) => expect(page.getByText('All answers saved')).toBeVisible();
 
-/** Goes to a question by the trail; answers the gentle stop, if it comes, with going on. */
+const heading = (page: Page) => page.getByRole('heading', { name: /^Question \d+$/ });
+/** After a press that leads away: the next question, or the gentle stop, which is answered with going on. */
+async function passReminder(page: Page, before: string | null): Promise<void> {
+  const goOn = page.getByRole('button', { name: 'Go on anyway' });
+  await expect
+    .poll(
+      async () =>
+        (await goOn.isVisible()) ||
+        (await heading(page)
+          .textContent()
+          .catch(() => before)) !== before,
+    )
+    .toBe(true);
+  if (await goOn.isVisible()) await goOn.click();
+}
+
+/** Goes to a question by the trail. */
 export async function goTo(page: Page, number: number): Promise<void> {
+  const before = await heading(page).textContent();
+  if (before === `Question ${number}`) return;
   await page
     .getByRole('navigation', { name: 'Question trail' })
     .getByRole('button', { name: new RegExp(`^Question ${number}:`) })
     .click();
-  await passReminder(page);
+  await passReminder(page, before);
   await expect(page.getByRole('heading', { name: `Question ${number}`, exact: true })).toBeVisible();
 }
 
-/** Presses Next and goes on past the gentle stop, if it comes. */
+/** Presses Next. */
 export async function next(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Next' }).click();
-  await passReminder(page);
-}
-
-export async function passReminder(page: Page): Promise<void> {
-  const goOn = page.getByRole('button', { name: 'Go on anyway' });
-  await page.waitForTimeout(0);
-  if (await goOn.isVisible()) await goOn.click();
+  const before = await heading(page).textContent();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await passReminder(page, before);
+  await expect(heading(page)).not.toHaveText(before ?? '');
 }

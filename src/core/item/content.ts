@@ -47,9 +47,23 @@ export function interactionsOf(content: Content): InteractionModel[] {
   return found;
 }
 
-/** The words of a content tree, blanks folded. */
+/** The words of a content tree, blanks folded; a picture is its alt text, maths its `alttext` where it has one. */
 export function contentText(content: Content): string {
-  let text = '';
-  for (const node of walkContent(content)) if (node.kind === 'text') text += node.text;
-  return text.replace(/\s+/g, ' ').trim();
+  const wordsOf = (node: ContentNode): string => {
+    if (node.kind === 'text') return node.text;
+    if (node.kind === 'element') {
+      const instead = node.name === 'img' ? (node.attributes.alt ?? '') : node.attributes.alttext;
+      if (instead !== undefined) return ` ${instead} `;
+    }
+    return 'children' in node ? node.children.map(wordsOf).join('') : '';
+  };
+  return content.map(wordsOf).join('').replace(/\s+/g, ' ').trim();
+}
+
+/** Whether content says something only in pictures or maths, which not every reader of labels can read. */
+export function needsWords(content: Content): boolean {
+  for (const node of walkContent(content)) {
+    if (node.kind === 'element' && (node.namespace !== 'html' || node.name === 'img')) return true;
+  }
+  return false;
 }

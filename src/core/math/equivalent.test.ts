@@ -1,9 +1,11 @@
 import * as mathjs from 'mathjs';
 import { equivalent, readMath, toLatex, toTyped, type EquivalenceOptions } from '.';
 
-type Row = readonly [answer: string, reference: string, expected: boolean, options?: EquivalenceOptions];
-const judge = (rows: readonly Row[]) =>
-  test.each(rows)('%s against %s: %s', (...[answer, reference, expected, options]: Row) => {
+type Row = [answer: string, reference: string, expected: boolean, options?: EquivalenceOptions];
+const judge = (rows: Row[]) =>
+  test.each(
+    rows.map(([answer, reference, expected, options = {}]) => ({ answer, reference, expected, options })),
+  )('$answer against $reference: $expected', ({ answer, reference, expected, options }) => {
     expect(equivalent(answer, reference, options)).toBe(expected);
   });
 

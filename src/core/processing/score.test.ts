@@ -38,6 +38,24 @@ describe('match_correct', () => {
   });
 });
 
+describe('pairs and points are values of their own', () => {
+  const body = '<qti-item-body><p/></qti-item-body>';
+  const declared = (cardinality: string, type: string, ...correct: string[]) =>
+    `<qti-response-declaration identifier="RESPONSE" cardinality="${cardinality}" base-type="${type}">${values(...correct)}</qti-response-declaration>${SCORE}${body}${template('match_correct')}`;
+  test.each([
+    [declared('multiple', 'directedPair', 'A G1', 'B G2'), ['B G2', 'A G1'], 1],
+    [declared('multiple', 'directedPair', 'A G1', 'B G2'), ['G2 B', 'A G1'], 0],
+    [declared('multiple', 'pair', 'A B', 'C D'), ['D C', 'A B'], 1],
+    [declared('single', 'pair', 'A B'), 'B A', 1],
+    [declared('ordered', 'directedPair', 'A G1', 'B G2'), ['B G2', 'A G1'], 0],
+    [declared('single', 'point', '10 20'), '10 20', 1],
+    [declared('multiple', 'point', '10 20', '30 40'), ['30 40', '10 20'], 1],
+    [declared('single', 'point', '10 20'), '20 10', 0],
+  ])('case %#', (inside, response, score) => {
+    expect(scoreOf(inside, response).score).toBe(score);
+  });
+});
+
 describe('map_response', () => {
   const mapping = (attributes: string) =>
     `<qti-response-declaration identifier="RESPONSE" cardinality="multiple" base-type="identifier">

@@ -53,9 +53,9 @@ export function readValues(
     return Object.keys(fields).length > 0 ? { cardinality: 'record', fields } : null;
   }
   if (baseType === null) return null;
-  const scalars = values.flatMap(
-    (element) => readScalarText(textOf(element), baseType, element.line, report) ?? [],
-  );
+  const scalars = values
+    .map((element) => readScalarText(textOf(element), baseType, element.line, report))
+    .filter((scalar) => scalar !== undefined);
   if (cardinality !== 'single') return container(cardinality, baseType, scalars);
   const [first] = scalars;
   if (values.length > 1)

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Content } from '@/core/item/content';
 import type { AccessNeeds } from '@/core/needs';
+import { useHydrated } from '../kit/useHydrated';
 import { ContentView } from '../content/ContentView';
 import styles from './entry.module.css';
 import type { TestRow } from './MyTests';
@@ -32,6 +33,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
   const t = useTranslations('before');
   const tests = useTranslations('tests');
   const refusals = useTranslations('refusals');
+  const hydrated = useHydrated();
   const [state, setState] = useState<{ working: boolean; problem: string | null }>({
     working: false,
     problem: null,
@@ -81,7 +83,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
           size="large"
           className={styles.start}
           onClick={() => void start()}
-          disabled={state.working}
+          disabled={state.working || !hydrated}
         >
           {state.working ? t('working') : startWords}
         </Button>

@@ -4,6 +4,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { AccessNeeds } from '@/core/needs';
+import { useHydrated } from '../kit/useHydrated';
 import { Look } from '../kit/Look';
 import { Mark } from '../kit/Mark';
 import { Words } from '../kit/Words';
@@ -33,6 +34,7 @@ export function Page({ name, needs, children }: PageProps) {
 
 function Bar({ name }: { name?: string }) {
   const t = useTranslations('app');
+  const hydrated = useHydrated();
   return (
     <header className={styles.bar}>
       <Mark className={styles.mark} />
@@ -41,6 +43,7 @@ function Bar({ name }: { name?: string }) {
         <>
           <span className={styles.who}>{name}</span>
           <Button
+            disabled={!hydrated}
             onClick={() => void post('/api/sign-out', {}).finally(() => window.location.assign('/sign-in'))}
           >
             {t('signOut')}

@@ -3,6 +3,7 @@
 import { Alert, Button, Form, Input } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
+import { useHydrated } from '../kit/useHydrated';
 import styles from './entry.module.css';
 import { Page } from './Page';
 import { post } from './post';
@@ -19,6 +20,7 @@ export function SignIn() {
 function SignInForm() {
   const t = useTranslations('signIn');
   const refusals = useTranslations('refusals');
+  const hydrated = useHydrated();
   const [state, setState] = useState<{ working: boolean; problem: string | null }>({
     working: false,
     problem: null,
@@ -44,7 +46,8 @@ function SignInForm() {
         layout="vertical"
         requiredMark={false}
         onFinish={(values: { name: string; password: string }) => void signIn(values)}
-        disabled={state.working}
+        method="post"
+        disabled={state.working || !hydrated}
       >
         <Form.Item
           name="name"

@@ -111,7 +111,7 @@ function Running({ attemptId, content, session, onTakeBack }: RunningProps) {
     typeof tools.magnifier?.factor === 'number' ? tools.magnifier.factor : student.needs.magnification;
   usePageLook(scheme, magnification);
   useSessionEvents(session);
-  usePreload(test);
+  const ready = usePreload(test);
   const layout = useLayout(magnification);
   const assetUrl = useAssets(attemptId, test.assets);
   const handedIn = useCallback(() => window.location.assign(`/attempts/${attemptId}/score`), [attemptId]);
@@ -144,7 +144,7 @@ function Running({ attemptId, content, session, onTakeBack }: RunningProps) {
   if (status.moved) return <MovedCover onTakeBack={onTakeBack} />;
   return (
     <PlayerProvider value={value}>
-      <PlayerScreen onHandedIn={handedIn} />
+      <PlayerScreen onHandedIn={handedIn} ready={ready} />
       <div className="visually-hidden" role="status" aria-live="polite" data-announcer="">
         {spoken}
       </div>
@@ -170,18 +170,25 @@ function useSessionEvents(session: AttemptSession): void {
   }, [session]);
 }
 
-/** Code that is needed later is fetched now, so that nothing waits for the network, or fails without it. */
-function usePreload(test: DeliveredTest): void {
+/** Code and fonts that are needed later are fetched now, so that nothing waits for the network, or fails without it. */
+function usePreload(test: DeliveredTest): boolean {
+  const [ready, setReady] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => {
-      void preloadDialogs().catch(() => undefined);
-      const needsMaths = Object.values(test.items).some((item) =>
-        interactionsOf(item.body).some((one) => one.type === 'equation'),
-      );
-      if (needsMaths) void import('../interactions/equation/MathEditor').catch(() => undefined);
-    }, 800);
-    return () => clearTimeout(timer);
+    const bodies = [...Object.values(test.items), ...Object.values(test.stimuli)].map(({ body }) => body);
+    const editor = bodies.some((body) => interactionsOf(body).some((one) => one.type === 'equation'));
+    const maths = JSON.stringify(bodies).includes('"namespace":"math"');
+    const families = [/Atkinson/, ...(maths ? [/Noto Sans Math/] : []), ...(editor ? [/KaTeX/] : [])];
+    const load = async () => {
+      await Promise.all([preloadDialogs(), editor ? import('../interactions/equation/MathEditor') : null]);
+      const faces = [...document.fonts].filter((face) => families.some((family) => family.test(face.family)));
+      await Promise.all(faces.map((face) => face.load()));
+    };
+    void load().then(
+      () => setReady(true),
+      () => undefined,
+    );
   }, [test]);
+  return ready;
 }
 
 /** At zero the test closes by itself; without network it waits and tries again, and what was answered counts. */

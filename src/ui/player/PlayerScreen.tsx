@@ -22,7 +22,7 @@ import { Trail } from './trail/Trail';
 import { useKeys } from './useKeys';
 
 /** The question screen: header, trail, sheets and tools, or the review in the place of the sheets. */
-export function PlayerScreen({ onHandedIn }: { onHandedIn: () => void }) {
+export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; ready: boolean }) {
   const t = useTranslations('player');
   const { test, layout, dispatch } = usePlayer();
   const current = useAttempt((state) => state.current);
@@ -30,6 +30,7 @@ export function PlayerScreen({ onHandedIn }: { onHandedIn: () => void }) {
   const [fromReview, setFromReview] = useState(false);
   const [openTool, setOpenTool] = useState<string | null>(null);
   const pageRef = useRef<HTMLDivElement>(null);
+  const shownRef = useRef<string | null>(null);
   const unseenRef = useRef<() => Unit[]>(() => []);
   const { leave, reminder } = useLeaving(unseenRef, reviewing);
 
@@ -65,7 +66,7 @@ export function PlayerScreen({ onHandedIn }: { onHandedIn: () => void }) {
   usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing });
 
   return (
-    <div ref={pageRef} className={styles.screen} data-layout={layout} data-player="">
+    <div ref={pageRef} className={styles.screen} data-layout={layout} data-player={ready ? 'ready' : ''}>
       <a className={styles.skip} href="#able-main">
         {t('skip')}
       </a>
@@ -90,7 +91,7 @@ export function PlayerScreen({ onHandedIn }: { onHandedIn: () => void }) {
           item && (
             <Sheets
               key={layout === 'narrow' ? 'narrow' : 'wide'}
-              {...{ item, number, pageRef, unseenRef, fromReview }}
+              {...{ item, number, pageRef, unseenRef, shownRef, fromReview }}
               onStep={step}
               onReview={review}
             />
@@ -107,6 +108,7 @@ interface SheetsProps {
   readonly number: number;
   readonly pageRef: RefObject<HTMLDivElement | null>;
   readonly unseenRef: RefObject<() => Unit[]>;
+  readonly shownRef: RefObject<string | null>;
   readonly fromReview: boolean;
   readonly onStep: (step: 1 | -1) => void;
   readonly onReview: () => void;

@@ -4,7 +4,7 @@ import { Check } from 'lucide-react';
 import { useId, useState, type MouseEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { pressChoice, type Choice, type ChoiceModel } from '@/core/interactions/choice';
-import { contentText } from '@/core/item/content';
+import { contentText, needsWords } from '@/core/item/content';
 import { responseTexts } from '@/core/item/response';
 import { ContentView } from '../../content/ContentView';
 import { useAttempt } from '../../player/PlayerContext';
@@ -108,6 +108,9 @@ function ChoiceRow({ choice, chosen, struck, multiple, name, onPress, model, slo
           type={multiple ? 'checkbox' : 'radio'}
           name={name}
           checked={chosen}
+          aria-label={
+            needsWords(choice.content) ? [label, struck ? t('struckOut') : ''].join(' ').trim() : undefined
+          }
           onChange={onPress}
         />
         <span className={styles.mark} data-round={!multiple || undefined} aria-hidden="true">

@@ -1,18 +1,19 @@
 'use client';
 
-import { lazy, Suspense, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { equation, type EquationModel } from '@/core/interactions/equation';
 import { responseTexts } from '@/core/item/response';
 import { readMath, toLatex, toTyped } from '@/core/math';
+import { useLater } from '../../kit/useLater';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import { useTypedAnswer } from '../useTypedAnswer';
 import styles from './equation.module.css';
 
-/** The editor is large and loads by itself, only where a question needs it. */
-const MathEditor = lazy(() => import('./MathEditor').then((module) => ({ default: module.MathEditor })));
+/** The editor is large and loads by itself, only where a question needs it; without it the answer can still be typed. */
+const loadEditor = () => import('./MathEditor').then((module) => module.MathEditor);
 
 /** An answer as typed text; what cannot be read stays as it is. */
 function typedForm(latex: string): string {
@@ -31,7 +32,9 @@ export function EquationView(props: InteractionProps<EquationModel>) {
   const t = useTranslations('interactions.equation');
   const missing = useTranslations('missing');
   const id = useId();
-  const [way, setWay] = useState<'structured' | 'typed'>('structured');
+  const [wish, setWay] = useState<'structured' | 'typed'>('structured');
+  const { value: MathEditor, failed } = useLater(loadEditor);
+  const way = failed ? 'typed' : wish;
   const latex = responseTexts(response)[0] ?? '';
   const give = (next: string) => onAnswer(next.trim() === '' ? null : next, 'typing');
   const progress = equation.progress(model, response, shape);
@@ -46,21 +49,23 @@ export function EquationView(props: InteractionProps<EquationModel>) {
       data-unit-key={model.responseIdentifier}
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
-      {way === 'structured' ? (
-        <Suspense fallback={<div className={styles.loading}>{t('loading')}</div>}>
-          <MathEditor model={model} latex={latex} label={t('label', props.position)} onLatex={give} />
-        </Suspense>
-      ) : (
+      {way === 'typed' ? (
         <Typed latex={latex} label={t('typedLabel', props.position)} onLatex={give} />
+      ) : MathEditor ? (
+        <MathEditor model={model} latex={latex} label={t('label', props.position)} onLatex={give} />
+      ) : (
+        <div className={styles.loading}>{t('loading')}</div>
       )}
       <div className={styles.below}>
-        <button
-          type="button"
-          className={styles.turn}
-          onClick={() => setWay(way === 'structured' ? 'typed' : 'structured')}
-        >
-          {way === 'structured' ? t('toTyped') : t('toStructured')}
-        </button>
+        {!failed && (
+          <button
+            type="button"
+            className={styles.turn}
+            onClick={() => setWay(way === 'structured' ? 'typed' : 'structured')}
+          >
+            {way === 'structured' ? t('toTyped') : t('toStructured')}
+          </button>
+        )}
         <span role="status">
           {unfinished && (
             <span className={shared.notice}>

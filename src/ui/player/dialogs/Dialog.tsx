@@ -1,6 +1,7 @@
 'use client';
 
-import { lazy, Suspense, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { useLater } from '../../kit/useLater';
 
 export interface DialogAction {
   readonly words: string;
@@ -17,18 +18,13 @@ export interface DialogProps {
   readonly wide?: boolean;
 }
 
-const load = () => import('./AntDialog');
-const AntDialog = lazy(() => load().then((module) => ({ default: module.AntDialog })));
+const load = () => import('./AntDialog').then((module) => module.AntDialog);
 
 /** Fetches the dialog's code while the network is there, so that every dialog also opens without it. */
 export const preloadDialogs = (): Promise<unknown> => load();
 
 /** Ant Design's dialog, loaded after the question screen stands. */
 export function Dialog(props: DialogProps) {
-  if (!props.open) return null;
-  return (
-    <Suspense fallback={null}>
-      <AntDialog {...props} />
-    </Suspense>
-  );
+  const { value: AntDialog } = useLater(load, props.open);
+  return props.open && AntDialog ? <AntDialog {...props} /> : null;
 }

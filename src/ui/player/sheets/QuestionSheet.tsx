@@ -21,13 +21,24 @@ interface Props {
   readonly pageRef: RefObject<HTMLElement | null>;
   /** Where the screen asks, before leaving, what was never seen. */
   readonly unseenRef: RefObject<() => Unit[]>;
+  /** The question shown last, also by a sheet that is gone: a new one takes the focus. */
+  readonly shownRef: RefObject<string | null>;
   readonly onStep: (step: 1 | -1) => void;
   readonly onReview: () => void;
   readonly fromReview: boolean;
 }
 
 /** One question: its number and points, its body, what is missing, and the way on. */
-export function QuestionSheet({ item, number, pageRef, unseenRef, onStep, onReview, fromReview }: Props) {
+export function QuestionSheet({
+  item,
+  number,
+  pageRef,
+  unseenRef,
+  shownRef,
+  onStep,
+  onReview,
+  fromReview,
+}: Props) {
   const t = useTranslations('question');
   const { layout } = usePlayer();
   const ownRef = useRef<HTMLElement>(null);
@@ -43,12 +54,11 @@ export function QuestionSheet({ item, number, pageRef, unseenRef, onStep, onRevi
   useLayoutEffect(() => {
     ownRef.current?.scrollTo({ top: 0 });
   }, [item.ref]);
-  const shown = useRef<string | null>(null);
   useEffect(() => {
-    if (shown.current !== null && shown.current !== item.ref)
-      headingRef.current?.focus({ preventScroll: layout !== 'narrow' });
-    shown.current = item.ref;
-  }, [item.ref, layout]);
+    const another = shownRef.current !== null && shownRef.current !== item.ref;
+    if (another) headingRef.current?.focus({ preventScroll: layout !== 'narrow' });
+    shownRef.current = item.ref;
+  }, [item.ref, layout, shownRef]);
 
   return (
     <Sheet

@@ -1,7 +1,7 @@
 'use client';
 
 import { Eraser } from 'lucide-react';
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { useTranslations } from 'use-intl';
 import { anchorAt } from '@/core/annotate/anchor';
@@ -31,12 +31,11 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
   const { dispatch, announce } = usePlayer();
   const t = useTranslations('tools.highlighter');
   const [picked, setPicked] = useState<Picked | null>(null);
-  const keyRef = useRef(`${sheet}:${textId}`);
 
-  useLayoutEffect(() => {
+  // Not a layout effect: a sheet's own element is only known to it after its layers have been laid out.
+  useEffect(() => {
     const root = contentRef.current;
     const key = `${sheet}:${textId}`;
-    keyRef.current = key;
     if (!root || !canPaint()) return undefined;
     const paint = () => paintMarks(key, root, marks);
     paint();

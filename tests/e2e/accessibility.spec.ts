@@ -1,0 +1,93 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { choice, CHOICES } from './answers';
+import { expect, goTo, signIn, startTest, test } from './app';
+
+const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+const SCHEMES = ['paper', 'mist', 'primrose', 'dusk', 'lantern'] as const;
+
+/** axe with WCAG 2.2 A and AA, and colours at AAA. */
+async function expectAccessible(page: Page, screen: string): Promise<void> {
+  await page.evaluate(AXE);
+  const violations = await page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: {
+        run: (
+          context: unknown,
+          options: unknown,
+        ) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>;
+      };
+    };
+    const result = await axe.run(document, {
+      runOnly: {
+        type: 'tag',
+        values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+      },
+      rules: {
+        'color-contrast-enhanced': { enabled: true },
+        'landmark-unique': { enabled: false },
+        'page-has-heading-one': { enabled: false },
+        region: { enabled: false },
+      },
+    });
+    return result.violations.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes.map((node) => `${node.html.slice(0, 160)} ${node.failureSummary.slice(0, 200)}`).join(' | ')}`,
+    );
+  });
+  expect(violations, screen).toEqual([]);
+}
+
+for (const scheme of SCHEMES) {
+  test(`every screen passes axe in ${scheme}`, async ({ page, app }) => {
+    test.setTimeout(150_000);
+    app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
+    await page.goto(`${app.url}/sign-in`);
+    await expectAccessible(page, 'sign-in');
+    await signIn(page, app, 'wren');
+    await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
+    await expectAccessible(page, 'my tests');
+    await page.getByRole('link', { name: /See what it asks/ }).click();
+    await expect(page.getByRole('heading', { name: 'Before you start' })).toBeVisible();
+    await expectAccessible(page, 'before you start');
+    await page.getByRole('button', { name: /Start the test/ }).click();
+    await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Eliminator' }).click();
+    await page.getByRole('button', { name: /Strike out: She wants/ }).click();
+    await choice(page, CHOICES[1][0]).click();
+    for (let number = 1; number <= 12; number += 1) {
+      await goTo(page, number);
+      if (number === 9 || number === 10) await expect(page.locator('math-field')).toBeVisible();
+      await expectAccessible(page, `question ${number}`);
+    }
+    for (const tool of ['Highlighter', 'Magnifier', 'Colours']) {
+      await page.getByRole('button', { name: tool }).click();
+      await expectAccessible(page, tool);
+    }
+    await page.getByRole('button', { name: 'Help' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expectAccessible(page, 'help');
+    await page.getByRole('button', { name: 'Close', exact: true }).last().click();
+    await page
+      .getByRole('navigation')
+      .getByRole('button', { name: /Look over/ })
+      .click();
+    await expectAccessible(page, 'review');
+    await page.getByRole('button', { name: 'Hand in …' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expectAccessible(page, 'hand in');
+    await page.getByRole('button', { name: 'Hand in now' }).click();
+    await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+    await expectAccessible(page, 'score');
+  });
+}
+
+test('the narrow screen at 200 per cent, and the desk, pass axe', async ({ page, app }) => {
+  await startTest(page, app, 'saoirse');
+  await page.getByRole('button', { name: 'Tools' }).click();
+  await expectAccessible(page, 'narrow question screen');
+  await page.context().clearCookies();
+  await signIn(page, app, 'petra');
+  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
+  await expectAccessible(page, 'desk');
+});

@@ -1,0 +1,55 @@
+import { expect, signIn, startTest, test } from './app';
+
+test('a wrong name or password is told without saying which', async ({ page, app }) => {
+  for (const [name, password] of [
+    ['wren', 'wrong'],
+    ['nobody', 'kelp-and-tide'],
+  ] as const) {
+    await page.goto(`${app.url}/sign-in`);
+    await page.getByLabel('Name').fill(name);
+    await page.getByLabel('Password', { exact: true }).fill(password);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'do not fit together' }).first()).toBeVisible();
+  }
+});
+
+test('opening a test by mistake does not start its clock', async ({ page, app }) => {
+  await signIn(page, app, 'tomas');
+  await page.getByRole('link', { name: /See what it asks/ }).click();
+  await expect(page.getByText('68 minutes, your extra time included')).toBeVisible();
+  await expect(page.getByText('Tomas Okafor').first()).toBeVisible();
+  expect(app.query('SELECT id FROM attempts')).toEqual([]);
+  await page.getByRole('link', { name: /Not now/ }).click();
+  await expect(page.getByText('Not started')).toBeVisible();
+});
+
+test('the session cookie cannot be read by scripts nor sent from other sites', async ({ page, app }) => {
+  await signIn(page, app, 'wren');
+  const [cookie] = (await page.context().cookies()).filter((one) => one.name === 'able_session');
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax', secure: false });
+  const answer = await page.request.post(`${app.url}/api/assignments/1/begin`, {
+    headers: { origin: 'https://example.org' },
+    data: {},
+  });
+  expect(answer.status()).toBe(403);
+});
+
+test('other people’s tests, and pages without sign-in, are closed', async ({ page, app }) => {
+  await startTest(page, app, 'wren');
+  const address = page.url();
+  await page.context().clearCookies();
+  await page.goto(address);
+  await expect(page).toHaveURL(/sign-in/);
+  await signIn(page, app, 'bao');
+  await page.goto(address);
+  await expect(page.getByText('The test could not be opened')).toBeVisible();
+  expect((await page.request.get(`${app.url}/tests/999`)).status()).toBe(404);
+  expect((await page.request.post(`${app.url}/api/sign-in`, { data: { name: 1 } })).status()).toBe(400);
+});
+
+test('a teacher sees who has done what', async ({ page, app }) => {
+  await signIn(page, app, 'petra');
+  await expect(page.getByRole('row', { name: /Wren Halloran/ })).toContainText('Not started');
+  await page.goto(`${app.url}/tests`);
+  await expect(page).toHaveURL(/desk/);
+});

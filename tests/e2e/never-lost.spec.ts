@@ -1,0 +1,157 @@
+import { choice, CHOICES, status } from './answers';
+import { expect, goTo, saved, signIn, startTest, test } from './app';
+
+/** Opens the attempt again from My tests, as on any computer. */
+async function goOn(page: import('@playwright/test').Page, app: import('./app').App): Promise<void> {
+  await signIn(page, app, 'wren');
+  await page.getByRole('link', { name: /Go on/ }).click();
+  await page.getByRole('button', { name: 'Go on with the test' }).click();
+  await page.waitForSelector('[data-player]');
+}
+
+test('the browser dies without warning: the same place, answers, marks and flags', async ({
+  browser,
+  app,
+}) => {
+  const first = await browser.newContext();
+  const page = await first.newPage();
+  await startTest(page, app);
+  await choice(page, CHOICES[1][0]).click();
+  await page.getByRole('button', { name: 'Eliminator' }).click();
+  await goTo(page, 2);
+  await page.getByRole('button', { name: /Strike out: He laughs/ }).click();
+  await page.getByRole('button', { name: 'Flag' }).click();
+  await goTo(page, 6);
+  await page.getByLabel('Your answer').fill('37.5');
+  await saved(page);
+  await first.close();
+
+  const second = await browser.newContext();
+  const again = await second.newPage();
+  await goOn(again, app);
+  await expect(again.getByRole('heading', { name: 'Question 6', exact: true })).toBeVisible();
+  await expect(again.getByLabel('Your answer')).toHaveValue('37.5');
+  await goTo(again, 2);
+  await expect(again.getByRole('button', { name: /Bring back: He laughs/ })).toBeVisible();
+  await expect(again.getByRole('button', { name: 'Flagged', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await goTo(again, 1);
+  await expect(again.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+  await second.close();
+});
+
+test('the server is killed in the middle: work goes on, and everything arrives when it is back', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await choice(page, CHOICES[1][0]).click();
+  await saved(page);
+  await page.waitForSelector('[data-player=ready]');
+  await app.kill();
+  await goTo(page, 2);
+  for (const words of CHOICES[2]) await choice(page, words).click();
+  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await goTo(page, 9);
+  await expect(page.locator('math-field')).toBeVisible();
+  await expect(page.getByRole('img', { name: /stretch of channel/ })).toBeVisible();
+  await app.start();
+  await expect(page.getByText('All answers saved')).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Question 9', exact: true })).toBeVisible();
+  await goTo(page, 2);
+  await expect(status(page)).toHaveText('done');
+  expect(app.query<{ value: string }>("SELECT value FROM responses WHERE item = 'reading-2'")).toEqual([
+    { value: '["B","D"]' },
+  ]);
+});
+
+test('answers given while the server is dead survive the death of the page too', async ({ page, app }) => {
+  await startTest(page, app);
+  await saved(page);
+  await app.kill();
+  await choice(page, CHOICES[1][0]).click();
+  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await page.goto('about:blank');
+  await app.start();
+  await goOn(page, app);
+  await expect(page.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+});
+
+test('with the network off the sign says so, questions and pictures still open, and nothing is handed in by halves', async ({
+  page,
+  context,
+  app,
+}) => {
+  await startTest(page, app);
+  await saved(page);
+  await page.waitForSelector('[data-player=ready]');
+  await context.setOffline(true);
+  await choice(page, CHOICES[1][0]).click();
+  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await goTo(page, 9);
+  await expect(page.getByRole('img', { name: /stretch of channel/ })).toHaveJSProperty('complete', true);
+  await page
+    .getByRole('navigation')
+    .getByRole('button', { name: /Look over/ })
+    .click();
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await page.getByRole('button', { name: 'Hand in now' }).click();
+  await expect(page.getByText(/your test is not handed in yet/)).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Hand in now' }).click();
+  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  await expect(page.locator('tbody tr').first().locator('td').first()).toHaveText('Right');
+});
+
+test('another browser takes over, the older one says so and can take the test back', async ({
+  browser,
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await choice(page, CHOICES[1][0]).click();
+  await saved(page);
+  const other = await browser.newContext();
+  const there = await other.newPage();
+  await goOn(there, app);
+  await expect(there.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+  await choice(page, /asked to watch/).click();
+  await expect(page.getByRole('heading', { name: /open on another computer/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Go on here instead' }).click();
+  await expect(page.getByRole('radio', { name: /asked to watch/ })).toBeChecked();
+  await there.getByRole('button', { name: 'Flag' }).click();
+  await expect(there.getByRole('heading', { name: /open on another computer/ })).toBeVisible();
+  await other.close();
+});
+
+test('at zero the test closes by itself and what was answered counts', async ({ page, app }) => {
+  await startTest(page, app);
+  await choice(page, CHOICES[1][0]).click();
+  await saved(page);
+  app.change(
+    "UPDATE events SET body = json_set(body, '$.limit', 8000) WHERE device = 'server' AND json_extract(body, '$.type') = 'begun'",
+  );
+  app.change('UPDATE attempts SET limit_ms = 8000');
+  await page.reload();
+  await expect(page.getByText(/\d s left|The time is up/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('tbody tr').first().locator('td').first()).toHaveText('Right');
+});
+
+test('stopping for now keeps everything and halts the clock', async ({ page, app }) => {
+  await startTest(page, app);
+  await choice(page, CHOICES[1][0]).click();
+  await page.getByRole('button', { name: 'Stop for now' }).click();
+  await expect(page.getByText('Nothing is handed in.')).toBeVisible();
+  await page.getByRole('dialog').getByRole('button', { name: 'Stop for now' }).click();
+  await expect(page.getByText('Stopped part-way')).toBeVisible();
+  const [row] = app.query<{ phase: string; running_since: number | null }>(
+    'SELECT phase, running_since FROM attempts',
+  );
+  expect(row).toEqual({ phase: 'stopped', running_since: null });
+  await goOn(page, app);
+  await expect(page.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+});

@@ -1,0 +1,138 @@
+import { choice, CHOICES } from './answers';
+import { expect, goTo, saved, startTest, test } from './app';
+
+/** How many stretches are painted, and the words of the first, per colour. */
+const painted = (page: import('@playwright/test').Page, colour: string) =>
+  page.evaluate((name) => {
+    const highlight = CSS.highlights.get(`able-${name}`);
+    return highlight ? [...highlight].map((range) => (range as Range).toString()) : [];
+  }, colour);
+
+/** Selects words of an element with the mouse. */
+async function select(page: import('@playwright/test').Page, selector: string, words: string): Promise<void> {
+  await page.evaluate(
+    ([where, text]) => {
+      const root = document.querySelector(where ?? '');
+      const walker = document.createTreeWalker(root ?? document.body, NodeFilter.SHOW_TEXT);
+      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+        const at = node.textContent?.indexOf(text ?? '') ?? -1;
+        if (at >= 0) {
+          window.getSelection()?.setBaseAndExtent(node, at, node, at + (text ?? '').length);
+          return;
+        }
+      }
+      throw new Error('the words are not there');
+    },
+    [selector, words],
+  );
+}
+
+test('highlighter: passage and question, three colours, part taken away, all taken away, kept', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await select(page, '[data-sheet=passage]', 'more mailbags than people');
+  await page.getByRole('button', { name: 'Marigold' }).click();
+  expect(await painted(page, 'marigold')).toEqual(['more mailbags than people']);
+  await select(page, '[data-sheet=passage]', 'mailbags');
+  await page.getByRole('button', { name: 'Take away' }).click();
+  expect(await painted(page, 'marigold')).toEqual(['more ', ' than people']);
+  await select(page, '[data-sheet=question]', 'steer the ferry');
+  await page.getByRole('button', { name: 'Heather' }).click();
+  expect(await painted(page, 'heather')).toEqual(['steer the ferry']);
+  await expect(page.getByRole('radio', { name: /steer the ferry/ })).not.toBeChecked();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+  await expect.poll(() => painted(page, 'marigold')).toEqual(['more ', ' than people']);
+  await goTo(page, 2);
+  expect(await painted(page, 'heather')).toEqual([]);
+  await goTo(page, 1);
+  await expect.poll(() => painted(page, 'heather')).toEqual(['steer the ferry']);
+  await page.getByRole('button', { name: 'Highlighter' }).click();
+  await page.getByRole('button', { name: 'Take all away' }).click();
+  expect(await painted(page, 'marigold')).toEqual([]);
+});
+
+test('highlighter with the keyboard alone', async ({ page, app }) => {
+  await startTest(page, app);
+  await page.keyboard.press('Alt+h');
+  await page.getByRole('button', { name: 'Pick words with the keys' }).press('Enter');
+  await expect(page.getByRole('button', { name: /Picking words/ })).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByRole('toolbar', { name: 'Highlight the selected words' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await painted(page, 'marigold')).join('')).toMatch(/^last boat/);
+});
+
+test('eliminator: one press strikes, one brings back, and choosing a struck choice brings it back', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.getByRole('button', { name: 'Eliminator' }).click();
+  await page.getByRole('button', { name: /Strike out: It is a habit/ }).click();
+  await expect(page.getByRole('radio', { name: /It is a habit.*struck out/ })).not.toBeChecked();
+  await choice(page, CHOICES[1][0]).click();
+  await expect(page.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+  await expect(page.getByRole('button', { name: /Bring back/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /Strike out: She wants/ }).click();
+  await page.getByRole('button', { name: /Bring back: She wants/ }).click();
+  await expect(page.getByRole('button', { name: /Bring back/ })).toHaveCount(0);
+});
+
+test('line reader: follows real lines by keys, one to five of them, moves to the question, and choices still answer', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.getByRole('button', { name: 'Line reader' }).click();
+  const slider = page.getByRole('slider', { name: /Line reader window/ });
+  await expect(slider).toHaveAttribute('aria-valuenow', '1');
+  const top = async () => (await page.locator('[class*=window]').boundingBox())?.y ?? 0;
+  const first = await top();
+  await slider.focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(slider).toHaveAttribute('aria-valuenow', '2');
+  const second = await top();
+  expect(second - first).toBeGreaterThan(20);
+  expect(second - first).toBeLessThan(32);
+  await page.getByRole('button', { name: 'More lines' }).click();
+  await expect
+    .poll(async () => (await page.locator('[class*=window]').boundingBox())?.height ?? 0)
+    .toBeGreaterThan(45);
+  await page.getByRole('button', { name: 'Move to the question' }).click();
+  await expect(page.locator('[data-sheet=question]').getByRole('slider')).toBeVisible();
+  await choice(page, CHOICES[1][0]).click();
+  await expect(page.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+});
+
+test('magnifier: nothing runs off the edge from 100 to 400 per cent', async ({ page, app }) => {
+  await startTest(page, app);
+  await page.getByRole('button', { name: 'Magnifier' }).click();
+  for (const percent of [125, 150, 175, 200, 250, 300, 400]) {
+    await page.getByRole('button', { name: 'Larger' }).click();
+    await expect(page.getByText(`${percent} %`, { exact: true })).toBeVisible();
+    const over = await page.evaluate(() => {
+      const player = document.querySelector('[data-player]');
+      return Math.max(
+        document.documentElement.scrollWidth - window.innerWidth,
+        (player?.scrollWidth ?? 0) - (player?.clientWidth ?? 0),
+      );
+    });
+    expect(over).toBeLessThanOrEqual(0);
+  }
+  await expect(page.getByRole('button', { name: 'Larger' })).toBeDisabled();
+  await choice(page, CHOICES[1][0]).click();
+  await expect(page.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+});
+
+test('what a teacher has set is on when the test opens', async ({ page, app }) => {
+  await startTest(page, app, 'saoirse');
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'lantern');
+  await expect(page.getByText('90 min left')).toBeVisible();
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe('32px');
+});
