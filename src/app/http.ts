@@ -1,5 +1,5 @@
 import { cookies, headers } from 'next/headers';
-import { redirect } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { NextResponse } from 'next/server';
 import type { ZodType } from 'zod';
 import { userOfSession } from '@/server/accounts/sessions';
@@ -29,6 +29,16 @@ export async function student(): Promise<User> {
   if (!user) throw new Refusal('not-signed-in', 401);
   if (user.role !== 'student') throw new Refusal('not-yours', 403);
   return user;
+}
+
+/** What a page shows; what is not there for this person is "not found". */
+export function orNotFound<T>(read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof Refusal) notFound();
+    throw error;
+  }
 }
 
 /** A request that changes something must come from our own pages. */

@@ -84,7 +84,6 @@ export class App {
 }
 
 export const test = base.extend<{ app: App }>({
-  // eslint-disable-next-line no-empty-pattern
   app: async ({}, use) => {
     const template = process.env.ABLE_TEMPLATE;
     if (template === undefined) throw new Error('the demo was not seeded');

@@ -1,8 +1,9 @@
+import type { Page } from '@playwright/test';
 import { choice, CHOICES, status } from './answers';
-import { expect, goTo, saved, signIn, startTest, test } from './app';
+import { expect, goTo, saved, signIn, startTest, test, type App } from './app';
 
 /** Opens the attempt again from My tests, as on any computer. */
-async function goOn(page: import('@playwright/test').Page, app: import('./app').App): Promise<void> {
+async function goOn(page: Page, app: App): Promise<void> {
   await signIn(page, app, 'wren');
   await page.getByRole('link', { name: /Go on/ }).click();
   await page.getByRole('button', { name: 'Go on with the test' }).click();

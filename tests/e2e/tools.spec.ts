@@ -1,15 +1,16 @@
+import type { Page } from '@playwright/test';
 import { choice, CHOICES } from './answers';
 import { expect, goTo, saved, startTest, test } from './app';
 
 /** How many stretches are painted, and the words of the first, per colour. */
-const painted = (page: import('@playwright/test').Page, colour: string) =>
+const painted = (page: Page, colour: string) =>
   page.evaluate((name) => {
     const highlight = CSS.highlights.get(`able-${name}`);
     return highlight ? [...highlight].map((range) => (range as Range).toString()) : [];
   }, colour);
 
 /** Selects words of an element with the mouse. */
-async function select(page: import('@playwright/test').Page, selector: string, words: string): Promise<void> {
+async function select(page: Page, selector: string, words: string): Promise<void> {
   await page.evaluate(
     ([where, text]) => {
       const root = document.querySelector(where ?? '');

@@ -99,10 +99,9 @@ const anyEvent: fc.Arbitrary<Unnumbered> = fc
       fc.record({ type: fc.constant('seen' as const), units: fc.array(fc.constantFrom('a', 'b', 'c')) }),
     ),
   )
-  .map(([at, item, event]) => ({ ...event, at, item }) as Unnumbered);
+  .map(([at, item, event]) => ({ ...event, at, item }));
 
-const numbered = (events: Unnumbered[]) =>
-  events.map((event, i) => ({ ...event, device: 'd', seq: i + 1 }) as BrowserEvent);
+const numbered = (events: Unnumbered[]) => events.map((event, i) => ({ ...event, device: 'd', seq: i + 1 }));
 
 describe('properties', () => {
   test('replaying all events gives the state again, whatever the batches were', () => {
@@ -140,7 +139,7 @@ describe('properties', () => {
       fc.property(fc.array(anyEvent, { maxLength: 30 }), anyEvent, (raw, last) => {
         const before = replay([begun, ...numbered(raw)]);
         const copy = structuredClone(before);
-        reduce(before, { ...last, device: 'd', seq: 99 } as BrowserEvent);
+        reduce(before, { ...last, device: 'd', seq: 99 });
         expect(before).toEqual(copy);
       }),
     );

@@ -72,7 +72,7 @@ export interface InteractionDefinition<Model extends InteractionModel = Interact
 export function defineInteraction<Model extends InteractionModel>(
   definition: InteractionDefinition<Model>,
 ): InteractionDefinition {
-  return definition as unknown as InteractionDefinition;
+  return definition;
 }
 
 export const complete: Progress = { state: 'complete', missing: null };

@@ -162,7 +162,7 @@ export function parseScalar(text: string, baseType: BaseType): Scalar | undefine
 
 /** The lexical form of a scalar, as QTI writes it. */
 export function formatScalar(scalar: Scalar): string {
-  return Array.isArray(scalar) ? scalar.join(' ') : String(scalar as string | number | boolean);
+  return Array.isArray(scalar) ? scalar.join(' ') : String(scalar);
 }
 
 /** The simplest JSON for a value: numbers and booleans as such, pairs and points as QTI writes them. */

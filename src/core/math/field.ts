@@ -1,6 +1,6 @@
 import type { FunctionName } from './node';
 import * as p from './polynomial';
-import type { Monomial, Polynomial, Term } from './polynomial';
+import type { Polynomial, Term } from './polynomial';
 import * as q from './rational';
 import type { Rational } from './rational';
 

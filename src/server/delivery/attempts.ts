@@ -49,7 +49,7 @@ export function say(db: Db, attemptId: string, action: ServerAction, at: number)
       db,
       "SELECT max(seq) AS top FROM events WHERE attempt_id = ? AND device = 'server'",
     ).get(attemptId)?.top ?? 0) + 1;
-  appendEvent(db, attemptId, { ...action, device: 'server', seq, at } as ServerEvent, at);
+  appendEvent(db, attemptId, { ...action, device: 'server', seq, at }, at);
   const said = prepared<[string], { body: string }>(
     db,
     "SELECT body FROM events WHERE attempt_id = ? AND device = 'server' ORDER BY id",

@@ -56,8 +56,5 @@ export function useCurrentItem(): { item: DeliveredItem; state: ItemState; ref: 
 export function useToolState<T extends object>(tool: string, defaults: T): [T, (change: Partial<T>) => void] {
   const { dispatch } = usePlayer();
   const kept = useAttempt((state) => state.tools[tool]);
-  return [
-    { ...defaults, ...kept } as T,
-    (change) => dispatch({ type: 'tool-kept', tool, state: { ...change } }),
-  ];
+  return [{ ...defaults, ...kept }, (change) => dispatch({ type: 'tool-kept', tool, state: { ...change } })];
 }

@@ -14,9 +14,7 @@ export function useProgressWords(): (progress: ItemProgress) => ProgressLine[] {
   const t = useTranslations('missing');
   const textOf = (part: PartProgress): string => {
     if (part.state === 'complete') return t('done');
-    return part.missing
-      .map(({ code, values }) => t(code as 'choose', { ...values } as { wanted: number; chosen: number }))
-      .join(', ');
+    return part.missing.map(({ code, values }) => t(code as 'choose', { ...values })).join(', ');
   };
   return (progress) => {
     if (progress.parts.length === 0) return [{ label: null, text: t('nothingToAnswer') }];

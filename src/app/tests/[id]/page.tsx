@@ -3,28 +3,22 @@ import { directionsOf } from '@/core/item/test';
 import { database } from '@/server/db/open';
 import { assignedTest } from '@/server/delivery/assignments';
 import { loadTest } from '@/server/library/library';
-import { Refusal } from '@/server/refusal';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
-import { pageUser } from '../../http';
+import { orNotFound, pageUser } from '../../http';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await pageUser('student');
   const id = Number((await params).id);
-  try {
-    const assigned = assignedTest(database(), user, id);
-    const content = loadTest(database(), assigned.testId);
-    if (!content) notFound();
-    return (
-      <BeforeYouStart
-        name={user.displayName}
-        signInName={user.signInName}
-        needs={user.needs}
-        assigned={assigned}
-        directions={directionsOf(content.test)}
-      />
-    );
-  } catch (error) {
-    if (error instanceof Refusal) notFound();
-    throw error;
-  }
+  const assigned = orNotFound(() => assignedTest(database(), user, id));
+  const content = loadTest(database(), assigned.testId);
+  if (!content) notFound();
+  return (
+    <BeforeYouStart
+      name={user.displayName}
+      signInName={user.signInName}
+      needs={user.needs}
+      assigned={assigned}
+      directions={directionsOf(content.test)}
+    />
+  );
 }

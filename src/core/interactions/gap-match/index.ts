@@ -49,8 +49,8 @@ export interface GapMove {
   readonly filling: Filling;
   /** What lay in the target before, if anything. */
   readonly displaced: string | null;
-  /** Where the displaced choice went: the gap it swapped into, or the list. */
-  readonly displacedTo: string | 'list' | null;
+  /** Where the displaced choice went: the gap it swapped into, or `list`. */
+  readonly displacedTo: string | null;
 }
 
 /**

@@ -85,6 +85,7 @@ export function GapMatchView(props: InteractionProps<GapMatchModel>) {
         else if (held.from) moves.takeOut(held.from);
       }}
     >
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape puts down from anywhere inside */}
       <div
         ref={rootRef}
         className={styles.block}

@@ -78,7 +78,7 @@ export class AttemptSession {
   dispatch(action: BrowserAction): void {
     if (this.closed || this.status.moved || this.status.over) return;
     this.seq += 1;
-    const event = { ...action, device: this.device, seq: this.seq, at: this.clock.now() } as BrowserEvent;
+    const event = { ...action, device: this.device, seq: this.seq, at: this.clock.now() };
     this.state = reduce(this.state, event);
     this.unsent.push(event);
     this.journal.append([event]).then(

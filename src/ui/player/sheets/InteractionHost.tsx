@@ -34,6 +34,8 @@ function InteractionHost({
     total: all.length,
   };
   if (!View || !shape) return <p role="alert">{t('cannotShow')}</p>;
+  // One of the fixed components of the registry, not a new one.
+  // eslint-disable-next-line react-hooks/static-components
   return (
     <View
       model={model}

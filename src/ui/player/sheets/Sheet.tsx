@@ -38,7 +38,7 @@ export function Sheet({
     <section className={styles.sheet} aria-label={label} data-sheet={sheet} data-narrow={narrow || undefined}>
       {head}
       <div className={styles.middle}>
-        {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys */}
+        {}
         <div
           ref={narrow ? ownRef : (scrollerRef as RefObject<HTMLDivElement>)}
           className={styles.scroll}
