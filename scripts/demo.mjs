@@ -17,4 +17,7 @@ say('database and demo data');
 node(['node_modules/tsx/dist/cli.mjs', 'src/cli/seed.ts']);
 say(`starting on ${address} (stop with Ctrl+C)`);
 node(['node_modules/tsx/dist/cli.mjs', 'src/cli/people.ts', address]);
-node(['node_modules/next/dist/bin/next', 'start', '--port', port], { mayStop: true });
+node(['--import', 'tsx', 'src/app/server.ts', '--port', port], {
+  mayStop: true,
+  env: { NODE_ENV: 'production' },
+});

@@ -6,8 +6,7 @@ import { userOfSession } from '@/server/accounts/sessions';
 import type { Role, User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
-
-export const SESSION_COOKIE = 'able_session';
+import { isOtherSite, SESSION_COOKIE } from './session';
 
 /** Who is asking; null when nobody is signed in. */
 export async function currentUser(): Promise<User | null> {
@@ -44,10 +43,8 @@ export function orNotFound<T>(read: () => T): T {
 /** A request that changes something must come from our own pages. */
 async function refuseOtherSites(): Promise<void> {
   const sent = await headers();
-  const origin = sent.get('origin');
-  if (origin !== null && new URL(origin).host !== (sent.get('x-forwarded-host') ?? sent.get('host'))) {
+  if (isOtherSite(sent.get('origin'), sent.get('x-forwarded-host') ?? sent.get('host')))
     throw new Refusal('other-site', 403);
-  }
 }
 
 /** The body of a request, checked. @throws Refusal `bad-input` */

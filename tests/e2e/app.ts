@@ -34,7 +34,7 @@ export class App {
   async start(): Promise<void> {
     this.process = spawn(
       process.execPath,
-      ['node_modules/next/dist/bin/next', 'start', '--port', String(this.port)],
+      ['--import', 'tsx', 'src/app/server.ts', '--port', String(this.port)],
       {
         env: { ...process.env, ABLE_DATA_DIR: this.folder, NODE_ENV: 'production' },
         stdio: ['ignore', 'ignore', 'inherit'],

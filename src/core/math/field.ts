@@ -90,7 +90,7 @@ export class Field {
   /** The product of two polynomials, roots and kernels reduced. @throws TooLarge */
   times(a: Polynomial, b: Polynomial): Polynomial {
     this.work += a.size * b.size;
-    if (this.work > 60_000) throw new q.TooLarge();
+    if (this.work > 5_000) throw new q.TooLarge();
     let result: Polynomial = new Map();
     const plain: Term[] = [];
     for (const left of a.values()) {

@@ -18,8 +18,7 @@ const VIEWS: readonly InteractionView[] = [
   equationView,
 ];
 
-const byType = new Map(VIEWS.map((one) => [one.type, one.View]));
-
-/** The component for an interaction; undefined for none (a core test keeps the two lists equal). */
-export const viewOf = (type: string) => byType.get(type);
-export const VIEW_TYPES: readonly string[] = VIEWS.map((one) => one.type);
+/** The component for each type; a test keeps this and the core's list equal. */
+export const VIEW_OF: Readonly<Partial<Record<string, InteractionView['View']>>> = Object.fromEntries(
+  VIEWS.map((one) => [one.type, one.View]),
+);

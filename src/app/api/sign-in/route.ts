@@ -1,5 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { answer, body, SESSION_COOKIE } from '@/app/http';
+import { answer, body } from '@/app/http';
+import { SESSION_COOKIE } from '@/app/session';
 import { signIn, signInInput } from '@/server/accounts/signIn';
 import { database } from '@/server/db/open';
 

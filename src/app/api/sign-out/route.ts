@@ -1,5 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { answer, SESSION_COOKIE } from '@/app/http';
+import { answer } from '@/app/http';
+import { SESSION_COOKIE } from '@/app/session';
 import { closeSession } from '@/server/accounts/sessions';
 import { database } from '@/server/db/open';
 

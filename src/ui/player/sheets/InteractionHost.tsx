@@ -6,7 +6,7 @@ import type { InteractionModel } from '@/core/interactions/types';
 import type { DeliveredItem } from '@/core/item/deliver';
 import { interactionsOf } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
-import { viewOf } from '../../interactions';
+import { VIEW_OF } from '../../interactions';
 import { useAttempt, usePlayer } from '../PlayerContext';
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
@@ -24,7 +24,7 @@ function InteractionHost({
   const { responseIdentifier } = model;
   const response = useAttempt((state) => state.items[item.ref]?.responses[responseIdentifier] ?? null);
   const shape = item.responses.find((one) => one.identifier === responseIdentifier);
-  const View = viewOf(model.type);
+  const View = VIEW_OF[model.type];
   const all = useMemo(
     () => interactionsOf(item.body).filter((one) => one.type === model.type),
     [item.body, model.type],
@@ -34,8 +34,6 @@ function InteractionHost({
     total: all.length,
   };
   if (!View || !shape) return <p role="alert">{t('cannotShow')}</p>;
-  // One of the fixed components of the registry, not a new one.
-  // eslint-disable-next-line react-hooks/static-components
   return (
     <View
       model={model}

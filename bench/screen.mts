@@ -1,0 +1,130 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+import { line, ms, percentile } from './numbers';
+
+const folder = mkdtempSync(join(tmpdir(), 'able-bench-'));
+const port = 3978;
+const env = { ...process.env, ABLE_DATA_DIR: folder, NODE_ENV: 'production' as const };
+await new Promise((resolve) =>
+  spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/cli/seed.ts'], {
+    env,
+    stdio: 'ignore',
+  }).once('exit', resolve),
+);
+const app = spawn(process.execPath, ['--import', 'tsx', 'src/app/server.ts', '--port', String(port)], {
+  env,
+  stdio: 'ignore',
+});
+const url = `http://localhost:${port}`;
+for (let i = 0; i < 100; i += 1) {
+  if (
+    await fetch(`${url}/sign-in`).then(
+      (r) => r.ok,
+      () => false,
+    )
+  )
+    break;
+  await new Promise((resolve) => setTimeout(resolve, 100));
+}
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await page.goto(`${url}/sign-in`);
+await page.getByLabel('Name').fill('wren');
+await page.getByLabel('Password', { exact: true }).fill('kelp-and-tide');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByRole('link', { name: /See what it asks/ }).click();
+const scripts = new Map<string, number>();
+let counting = true;
+page.on('response', (response) => {
+  if (!counting || response.request().resourceType() !== 'script') return;
+  void response.body().then(
+    (body) => scripts.set(response.url(), gzipSync(body).length),
+    () => undefined,
+  );
+});
+const start = page.getByRole('button', { name: /Start the test/ });
+await start.waitFor();
+scripts.clear();
+await start.click();
+await page.getByRole('heading', { name: 'Question 1', exact: true }).waitFor();
+counting = false;
+await page.waitForSelector('[data-player=ready]');
+const html = await page.evaluate(() => [...document.scripts].map((script) => script.src).filter(Boolean));
+const total = [...scripts].reduce((sum, [, bytes]) => sum + bytes, 0);
+line(
+  'script of the first question screen, gzip (wanted: < 350 kB)',
+  `${Math.round(total / 1024)} kB in ${scripts.size} files (${html.length} in the page)`,
+);
+
+const client = await page.context().newCDPSession(page);
+await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+/** From the press to the frame after next: when it is painted. */
+const paintAfter = (selector: string, key?: string) =>
+  page.evaluate(
+    ([target, letter]) =>
+      new Promise<number>((resolve) => {
+        const element = document.querySelector<HTMLElement>(target ?? '');
+        if (!element) throw new Error(`no ${target}`);
+        const begin = performance.now();
+        if (letter) element.dispatchEvent(new KeyboardEvent('keydown', { key: letter, bubbles: true }));
+        else element.click();
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel();
+          channel.port1.onmessage = () => resolve(performance.now() - begin);
+          channel.port2.postMessage(0);
+        });
+      }),
+    [selector, key] as const,
+  );
+const steps: number[] = [];
+const stop = (number: number) => `nav button[title^="Question ${number}:"]`;
+for (let number = 1; number <= 12; number += 1) {
+  await page.click(stop(number));
+  const goOn = page.getByRole('button', { name: 'Go on anyway' });
+  await page.waitForTimeout(500);
+  if (await goOn.isVisible()) await goOn.click();
+  await page.waitForTimeout(200);
+}
+for (let round = 0; round < 4; round += 1) {
+  for (let number = 1; number <= 12; number += 1) {
+    steps.push(await paintAfter(stop(number)));
+    await page.waitForTimeout(150);
+  }
+}
+line(
+  'question to question, painted, 95th percentile (wanted: < 50 ms)',
+  `${ms(percentile(steps, 0.95))} (median ${ms(percentile(steps, 0.5))})`,
+);
+
+await page.click(stop(1));
+const inputs: number[] = [];
+for (let i = 0; i < 40; i += 1) {
+  inputs.push(await paintAfter(`main li:nth-child(${(i % 4) + 1}) input`));
+  await page.waitForTimeout(60);
+}
+line(
+  'choosing, input to paint, 95th percentile (wanted: < 50 ms)',
+  `${ms(percentile(inputs, 0.95))} (median ${ms(percentile(inputs, 0.5))})`,
+);
+await page.getByRole('button', { name: 'Line reader' }).click();
+await page.waitForTimeout(500);
+const reader: number[] = [];
+for (let i = 0; i < 40; i += 1) {
+  reader.push(await paintAfter('[role=slider]', i < 20 ? 'ArrowDown' : 'ArrowUp'));
+  await page.waitForTimeout(60);
+}
+line(
+  'line-reader step, input to paint, 95th percentile (wanted: < 50 ms)',
+  `${ms(percentile(reader, 0.95))} (median ${ms(percentile(reader, 0.5))})`,
+);
+await browser.close();
+app.kill('SIGKILL');
+rmSync(folder, { recursive: true, force: true });
+process.exit(0);

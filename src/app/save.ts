@@ -1,0 +1,65 @@
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { batch } from '@/core/attempt/events';
+import { userOfSession } from '@/server/accounts/sessions';
+import { database } from '@/server/db/open';
+import { saveBatch } from '@/server/delivery/delivery';
+import { Refusal } from '@/server/refusal';
+import { isOtherSite, SESSION_COOKIE } from './session';
+
+/** A batch is small; what is larger than this is not read to its end. */
+const MAX_BYTES = 4_000_000;
+const ADDRESS = /^\/api\/attempts\/([\w-]{1,64})\/events$/;
+
+/** The attempt of a request that saves; null for every other request. */
+export function saveAddress(request: IncomingMessage): string | null {
+  return request.method === 'POST' ? (ADDRESS.exec(request.url ?? '')?.[1] ?? null) : null;
+}
+
+async function read(request: IncomingMessage): Promise<unknown> {
+  const pieces: Buffer[] = [];
+  let size = 0;
+  for await (const piece of request as AsyncIterable<Buffer>) {
+    size += piece.length;
+    if (size > MAX_BYTES) throw new Refusal('bad-input', 413);
+    pieces.push(piece);
+  }
+  try {
+    return JSON.parse(Buffer.concat(pieces).toString('utf8'));
+  } catch {
+    throw new Refusal('bad-input', 400);
+  }
+}
+
+async function save(request: IncomingMessage, attemptId: string): Promise<unknown> {
+  const { origin, host, cookie } = request.headers;
+  const forwarded = request.headers['x-forwarded-host']?.toString();
+  if (isOtherSite(origin ?? null, forwarded ?? host ?? null)) throw new Refusal('other-site', 403);
+  const token = cookie
+    ?.split(/;\s*/)
+    .find((one) => one.startsWith(`${SESSION_COOKIE}=`))
+    ?.slice(SESSION_COOKIE.length + 1);
+  const user = token === undefined ? null : userOfSession(database(), token, Date.now());
+  if (!user) throw new Refusal('not-signed-in', 401);
+  const input = batch.safeParse(await read(request));
+  if (!input.success) throw new Refusal('bad-input', 400);
+  return saveBatch(database(), user, attemptId, input.data, Date.now());
+}
+
+/** Keeps a batch and answers in JSON: what is acknowledged, or why not. */
+export async function answerSave(
+  request: IncomingMessage,
+  response: ServerResponse,
+  attemptId: string,
+): Promise<void> {
+  let status = 200;
+  let body: unknown;
+  try {
+    body = await save(request, attemptId);
+  } catch (error) {
+    status = error instanceof Refusal ? error.status : 500;
+    body = { code: error instanceof Refusal ? error.code : 'error' };
+    if (!(error instanceof Refusal)) console.error(error);
+  }
+  response.writeHead(status, { 'content-type': 'application/json', 'cache-control': 'no-store' });
+  response.end(JSON.stringify(body));
+}

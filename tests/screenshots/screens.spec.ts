@@ -1,0 +1,61 @@
+import { choice, CHOICES, gap, piece } from '../e2e/answers';
+import { expect, goTo, next, saved, signIn, test } from '../e2e/app';
+
+/** One current picture of each main view at 1280 × 800; not a check. */
+test('pictures of every main view', async ({ page, app }) => {
+  test.setTimeout(180_000);
+  const shot = async (name: string) => {
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  };
+  await page.goto(`${app.url}/sign-in`);
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled();
+  await shot('sign-in');
+  await signIn(page, app, 'wren');
+  await shot('my-tests');
+  await page.getByRole('link', { name: /See what it asks/ }).click();
+  await expect(page.getByRole('button', { name: /Start the test/ })).toBeEnabled();
+  await shot('before-you-start');
+  await page.getByRole('button', { name: /Start the test/ }).click();
+  await page.waitForSelector('[data-player=ready]');
+  await choice(page, CHOICES[1][0]).click();
+  await next(page);
+  await page.getByRole('button', { name: 'Line reader' }).click();
+  await page.getByRole('button', { name: 'Eliminator' }).click();
+  await page.getByRole('button', { name: /Strike out: He laughs/ }).click();
+  await choice(page, CHOICES[2][0]).click();
+  await page.getByRole('button', { name: 'Flag' }).click();
+  await page.getByRole('slider', { name: /Line reader/ }).focus();
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('ArrowDown');
+  await page.getByRole('heading', { name: 'Question 2', exact: true }).click();
+  await saved(page);
+  await shot('question-screen');
+  await page.getByRole('button', { name: 'Line reader' }).first().click();
+  await goTo(page, 3);
+  await choice(page, CHOICES[3][0]).click();
+  await page.getByRole('button', { name: 'Colours' }).click();
+  await page.getByRole('radio', { name: 'Light on dark green' }).click();
+  await saved(page);
+  await shot('question-screen-dark');
+  await page.getByRole('radio', { name: 'Warm paper' }).click();
+  await page.getByRole('button', { name: 'Close Colours' }).click();
+  await goTo(page, 8);
+  await piece(page, 12).click();
+  await gap(page, 1).click();
+  await goTo(page, 9);
+  await page.locator('math-field').click();
+  await page.keyboard.type('3/4');
+  await saved(page);
+  await shot('equation-question');
+  await page
+    .getByRole('navigation')
+    .getByRole('button', { name: /Look over/ })
+    .click();
+  await shot('review');
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await shot('hand-in');
+  await page.getByRole('button', { name: 'Hand in now' }).click();
+  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  await shot('score');
+});
