@@ -22,21 +22,20 @@ async function load(
   url: string,
   requestFor: (connection: number) => { path: string; headers: Record<string, string>; body: string },
 ) {
-  let connection = 0;
+  let turn = 0;
   return autocannon({
     url,
     connections: 40,
     duration: SECONDS,
-    setupClient: (client) => {
-      let own = connection;
-      connection += 1;
-      const prepare = () => {
-        own = (own + 40) % STUDENTS;
-        client.setRequest({ method: 'POST', ...requestFor(own) });
-      };
-      prepare();
-      client.on('response', prepare);
-    },
+    requests: [
+      {
+        method: 'POST',
+        setupRequest: (request) => {
+          turn = (turn + 1) % STUDENTS;
+          return { ...request, ...requestFor(turn) };
+        },
+      },
+    ],
   });
 }
 

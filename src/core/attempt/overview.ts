@@ -1,7 +1,7 @@
-import type { DeliveredTest } from '../item/deliver';
-import { questionOrder } from '../item/deliver';
+import type { DeliveredItem, DeliveredTest } from '../item/delivered';
+import { questionOrder } from '../item/delivered';
 import { progressOfItem, type ItemProgress } from '../item/progress';
-import { itemOf, type AttemptState } from './state';
+import { itemOf, type AttemptState, type Responses } from './state';
 
 /** How a question stands, as the trail and the review show it. */
 export type Standing = 'not-opened' | 'opened' | 'part-done' | 'done';
@@ -23,6 +23,20 @@ export function standingOf(progress: ItemProgress, opened: boolean): Standing {
   return opened ? 'opened' : 'not-opened';
 }
 
+/** The last progress of each question with the responses it was for: those never change, a new answer makes new ones. */
+const known = new WeakMap<
+  DeliveredItem,
+  { readonly responses: Responses; readonly progress: ItemProgress }
+>();
+
+function progressFor(item: DeliveredItem, responses: Responses): ItemProgress {
+  const before = known.get(item);
+  if (before?.responses === responses) return before.progress;
+  const progress = progressOfItem(item, responses);
+  known.set(item, { responses, progress });
+  return progress;
+}
+
 /** One question's line. */
 export function overviewOf(
   test: DeliveredTest,
@@ -33,7 +47,7 @@ export function overviewOf(
   const item = test.items[ref];
   if (!item) return null;
   const own = itemOf(state, ref);
-  const progress = progressOfItem(item, own.responses);
+  const progress = progressFor(item, own.responses);
   return { ref, number, standing: standingOf(progress, own.opened), flagged: own.flagged, progress };
 }
 

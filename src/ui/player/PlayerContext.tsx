@@ -3,7 +3,7 @@
 import { createContext, useContext, useSyncExternalStore } from 'react';
 import type { BrowserAction } from '@/core/attempt/events';
 import { itemOf, type AttemptState, type ItemState } from '@/core/attempt/state';
-import type { DeliveredItem, DeliveredTest } from '@/core/item/deliver';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 import type { Layout } from '@/core/view/layout';
 import type { AttemptSession, SessionStatus } from './session/session';

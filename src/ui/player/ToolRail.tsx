@@ -1,7 +1,7 @@
 'use client';
 
 import { Wrench, X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { TOOLS } from '../tools';
 import type { ToolDefinition } from '../tools/types';
@@ -14,7 +14,7 @@ interface Props {
 }
 
 /** The named tools beside the sheets, and the panel of the one that is open. */
-export function ToolRail({ openTool, onOpenTool }: Props) {
+export const ToolRail = memo(function ToolRail({ openTool, onOpenTool }: Props) {
   const t = useTranslations('tools');
   const { layout } = usePlayer();
   const [shown, setShown] = useState(false);
@@ -46,7 +46,7 @@ export function ToolRail({ openTool, onOpenTool }: Props) {
       )}
     </aside>
   );
-}
+});
 
 /** Switches a tool on or off: what its button and its key do. */
 export function useToolSwitch(tool: ToolDefinition): { on: boolean; toggle: () => void } {

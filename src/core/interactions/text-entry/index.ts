@@ -1,4 +1,3 @@
-import { RE2JS } from 're2js';
 import { normaliseTypedNumber, responseTexts } from '../../item/response';
 import { parseScalar } from '../../item/value';
 import { numberAttribute } from '../../qti/xml';
@@ -12,12 +11,19 @@ export interface TextEntryModel extends InteractionModel {
   readonly placeholder: string;
 }
 
-/** Whether a text fits a pattern mask, whole; a mask that is no regular expression asks for nothing. Linear time. */
-export function fitsPattern(text: string, mask: string): boolean {
+/** A repeated group with a repetition or a choice inside: with the browser's own engine it could run without end. */
+const RISKY = /\((?:[^()]|\([^()]*\))*[+*{|](?:[^()]|\([^()]*\))*\)\s*[+*{]|\\[1-9]/;
+
+/**
+ * Whether a pattern mask can be checked while typing: it is a regular expression, and one that cannot run for long. (Response
+ * processing has a linear-time engine, which is too large for the browser.)
+ */
+export function isCheckablePattern(mask: string): boolean {
+  if (mask.length > 500 || RISKY.test(mask)) return false;
   try {
-    return RE2JS.matches(mask, text);
+    return new RegExp(`^(?:${mask})$`, 'u').flags === 'u';
   } catch {
-    return true;
+    return false;
   }
 }
 
@@ -30,11 +36,20 @@ export const textEntry = defineInteraction<TextEntryModel>({
     { cardinality: 'single', baseTypes: ['string', 'integer', 'float'] },
     { cardinality: 'record', baseTypes: [] },
   ],
-  read(element) {
+  read(element, context) {
+    const mask = element.attributes['pattern-mask'];
+    const checkable = mask !== undefined && isCheckablePattern(mask);
+    if (mask !== undefined && !checkable) {
+      context.report.warn(
+        'pattern-set-aside',
+        element.line,
+        `the pattern-mask "${mask}" cannot be checked safely`,
+      );
+    }
     const width = /(?:^|\s)qti-input-width-(\d+)/.exec(element.attributes.class ?? '')?.[1];
     return {
       expectedLength: width ? Number(width) : numberAttribute(element, 'expected-length', 10),
-      patternMask: element.attributes['pattern-mask'] ?? null,
+      patternMask: mask !== undefined && checkable ? mask : null,
       placeholder: element.attributes['placeholder-text'] ?? '',
     };
   },
@@ -47,7 +62,12 @@ export const textEntry = defineInteraction<TextEntryModel>({
     if (shape.baseType === 'integer' && parseScalar(normaliseTypedNumber(text), 'integer') === undefined) {
       return partial('notAWholeNumber');
     }
-    if (model.patternMask !== null && !fitsPattern(text, model.patternMask)) return partial('otherForm');
+    if (
+      model.patternMask !== null &&
+      !new RegExp(`^(?:${model.patternMask})$`, 'u').test(text.slice(0, 1000))
+    ) {
+      return partial('otherForm');
+    }
     return complete;
   },
 });

@@ -1,7 +1,7 @@
 'use client';
 
 import { CircleHelp, LogOut } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
@@ -12,7 +12,7 @@ import { SaveSign } from './SaveSign';
 import { TimeLeft } from './TimeLeft';
 
 /** Which test and section, whether the answers are safe, the time, stopping for now, help. */
-export function Header() {
+export const Header = memo(function Header() {
   const t = useTranslations('header');
   const { test, studentName } = usePlayer();
   const current = useAttempt((state) => state.current);
@@ -43,4 +43,4 @@ export function Header() {
       <HelpDialog open={dialog === 'help'} onClose={() => setDialog(null)} />
     </header>
   );
-}
+});

@@ -1,6 +1,6 @@
 import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
 import type { AttemptState } from '@/core/attempt/state';
-import type { DeliveredTest } from '@/core/item/deliver';
+import type { DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 
 export interface Content {

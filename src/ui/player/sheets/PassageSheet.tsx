@@ -1,8 +1,8 @@
 'use client';
 
-import { useEffect, useRef, type RefObject } from 'react';
+import { memo, useEffect, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
-import { questionOrder } from '@/core/item/deliver';
+import { questionOrder } from '@/core/item/delivered';
 import { ContentView } from '../../content/ContentView';
 import { usePlayer } from '../PlayerContext';
 import { GrowButton } from './GrowButton';
@@ -11,7 +11,7 @@ import styles from './sheets.module.css';
 import { passageUnits } from './units';
 
 /** A passage beside its questions. Its place is kept while the questions about it change. */
-export function PassageSheet({
+export const PassageSheet = memo(function PassageSheet({
   stimulusId,
   pageRef,
 }: {
@@ -56,4 +56,4 @@ export function PassageSheet({
       </div>
     </Sheet>
   );
-}
+});

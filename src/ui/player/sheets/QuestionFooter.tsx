@@ -4,7 +4,7 @@ import { ArrowLeft, ArrowRight, ListChecks } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
 import { itemOf } from '@/core/attempt/state';
-import type { DeliveredItem } from '@/core/item/deliver';
+import type { DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
 import { useAttempt, usePlayer } from '../PlayerContext';
 import { useProgressWords } from '../useProgressWords';

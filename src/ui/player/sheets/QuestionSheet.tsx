@@ -4,7 +4,7 @@ import { Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf, type Responses } from '@/core/attempt/state';
-import type { DeliveredItem } from '@/core/item/deliver';
+import type { DeliveredItem } from '@/core/item/delivered';
 import { Dialog } from '../dialogs/Dialog';
 import { useAttempt, usePlayer } from '../PlayerContext';
 import { GrowButton } from './GrowButton';

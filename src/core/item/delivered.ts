@@ -1,0 +1,40 @@
+import type { ResponseShape } from '../interactions/types';
+import type { Content } from './content';
+
+/** What a student's browser may know of an item. Built field by field: nothing else of the item can get in. */
+export interface DeliveredItem {
+  /** Identifier of the item reference: what events and results call this question. */
+  readonly ref: string;
+  readonly body: Content;
+  readonly responses: readonly ResponseShape[];
+  readonly stimuli: readonly string[];
+  /** Points the question is worth; null when not known. */
+  readonly points: number | null;
+}
+export interface DeliveredSection {
+  readonly identifier: string;
+  readonly title: string;
+  readonly directions: Content;
+  readonly items: readonly string[];
+}
+export interface DeliveredPart {
+  readonly identifier: string;
+  readonly title: string;
+  readonly navigation: 'linear' | 'nonlinear';
+  readonly sections: readonly DeliveredSection[];
+}
+export interface DeliveredTest {
+  readonly title: string;
+  readonly directions: Content;
+  /** Seconds for the whole test before any extra time; null = untimed. */
+  readonly timeLimit: number | null;
+  readonly parts: readonly DeliveredPart[];
+  readonly items: Readonly<Record<string, DeliveredItem>>;
+  readonly stimuli: Readonly<Record<string, { readonly title: string; readonly body: Content }>>;
+  /** Package paths of every picture, sound and file shown. */
+  readonly assets: readonly string[];
+}
+
+/** The question references of a delivered test, in the order they are met. */
+export const questionOrder = (test: DeliveredTest): string[] =>
+  test.parts.flatMap((part) => part.sections.flatMap((section) => section.items));
