@@ -1,4 +1,5 @@
 export { equivalent, readMath, type EquivalenceOptions, type ReadMath } from './equivalent';
+export { exactRational } from './exactRational';
 export { FORMS, type Form } from './form';
 export type { MathNode, RelationOp } from './node';
 export { toLatex, toTyped } from './print';

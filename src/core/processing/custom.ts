@@ -1,3 +1,7 @@
+import { sameGraph, readGraph } from '../geometry/graphs';
+import { sameIntervals } from '../geometry/intervals';
+import { isFractionShaded, isFullRectangle } from '../geometry/partitions';
+import { propertiesOf, type PolygonProperties } from '../geometry/polygons';
 import { equivalent, FORMS, type Form } from '../math';
 import * as v from '../item/value';
 import type { Value } from '../item/value';
@@ -6,6 +10,37 @@ type CustomOperator = (args: readonly Value[], attributes: Readonly<Record<strin
 
 const textOf = (value: Value): string =>
   value !== null && value.cardinality === 'single' ? v.formatScalar(value.value) : '';
+
+const textsOf = (value: Value): string[] => v.scalarsOf(value).map(v.formatScalar);
+const numberIn = (attributes: Readonly<Record<string, string>>, name: string): number | null => {
+  const text = attributes[name];
+  const value = text === undefined || text.trim() === '' ? NaN : Number(text);
+  return Number.isFinite(value) ? value : null;
+};
+
+/** Which attribute of `able.graph.shape` asks for which property. */
+const SHAPE_PROPERTIES: Readonly<Record<string, keyof PolygonProperties>> = {
+  'data-sides': 'sides',
+  'data-area': 'area',
+  'data-perimeter': 'perimeter',
+  'data-right-angles': 'rightAngles',
+  'data-parallel-pairs': 'parallelPairs',
+  'data-equal-sides': 'equalSides',
+  'data-symmetry-lines': 'symmetryLines',
+};
+
+/** The one polygon drawn has every property named. */
+function hasShape(texts: readonly string[], attributes: Readonly<Record<string, string>>): boolean {
+  const polygons = readGraph(texts)?.filter((object) => object.kind === 'POLYGON') ?? [];
+  const [polygon] = polygons;
+  const properties = polygon && polygons.length === 1 ? propertiesOf(polygon.points) : null;
+  if (!properties) return false;
+  return Object.entries(SHAPE_PROPERTIES).every(([attribute, property]) => {
+    if (attributes[attribute] === undefined) return true;
+    const wanted = numberIn(attributes, attribute);
+    return wanted !== null && Math.abs(wanted - properties[property]) <= 1e-9 * Math.max(1, Math.abs(wanted));
+  });
+}
 
 /** Our operators by `class` (items.md): NULL in, NULL out; an answer that cannot be read is false. */
 const OPERATORS: Readonly<Record<string, CustomOperator>> = {
@@ -19,6 +54,27 @@ const OPERATORS: Readonly<Record<string, CustomOperator>> = {
       }),
     );
   },
+  'able.interval.equal': ([answer = null, reference = null]) =>
+    v.boolean(sameIntervals(textOf(answer), textOf(reference))),
+  'able.graph.equal': ([answer = null, reference = null], attributes) =>
+    v.boolean(
+      sameGraph(
+        textsOf(answer),
+        textsOf(reference),
+        Math.max(0, numberIn(attributes, 'data-tolerance') ?? 0),
+      ),
+    ),
+  'able.graph.shape': ([answer = null], attributes) => v.boolean(hasShape(textsOf(answer), attributes)),
+  'able.partition.equal': ([answer = null, reference = null], attributes) =>
+    v.boolean(
+      isFractionShaded(
+        v.scalarsOf(answer).map((scalar) => scalar === true),
+        textOf(reference),
+        attributes['data-parts'] === 'exact' ? 'exact' : 'equivalent',
+      ),
+    ),
+  'able.cells.rectangle': ([answer = null], attributes) =>
+    v.boolean(isFullRectangle(textsOf(answer), numberIn(attributes, 'data-count') ?? -1)),
   'able.list.agreement': ([answer = null, reference = null]) => {
     if (
       answer === null ||
