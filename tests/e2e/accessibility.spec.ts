@@ -47,7 +47,7 @@ for (const scheme of SCHEMES) {
     await signIn(page, app, 'wren');
     await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
     await expectAccessible(page, 'my tests');
-    await page.getByRole('link', { name: /See what it asks/ }).click();
+    await page.getByRole('link', { name: /See what it asks: Skerry/ }).click();
     await expect(page.getByRole('heading', { name: 'Before you start' })).toBeVisible();
     await expectAccessible(page, 'before you start');
     await page.getByRole('button', { name: /Start the test/ }).click();

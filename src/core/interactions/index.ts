@@ -2,8 +2,11 @@ import { choice } from './choice';
 import { equation } from './equation';
 import { extendedText } from './extended-text';
 import { gapMatch } from './gap-match';
+import { hottext } from './hottext';
 import { inlineChoice } from './inline-choice';
 import { match } from './match';
+import { order } from './order';
+import { slider } from './slider';
 import { textEntry } from './text-entry';
 import type { InteractionDefinition } from './types';
 
@@ -15,6 +18,9 @@ export const INTERACTIONS: readonly InteractionDefinition[] = [
   gapMatch,
   match,
   extendedText,
+  hottext,
+  order,
+  slider,
   equation,
 ];
 

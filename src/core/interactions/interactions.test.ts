@@ -14,7 +14,10 @@ import {
   type Filling,
   type GapMatchModel,
 } from './gap-match';
+import { pressHottext, type HottextModel } from './hottext';
 import { pressCell, type MatchModel } from './match';
+import { moveTo, shownOrder, type OrderModel } from './order';
+import { sliderText } from './slider';
 
 function read(declaration: string, body: string) {
   const { item, problems } = itemFrom(
@@ -153,6 +156,60 @@ describe('written answers', () => {
     expect(progress(maths('expression'), '(x+1')).toEqual(['partial', 'mathUnreadable']);
     expect(progress(maths('equation'), 'x+1')).toEqual(['partial', 'needsEquals']);
     expect(progress(maths('inequality'), 'x>1')).toEqual(['complete', null]);
+  });
+});
+
+describe('order, hottext, slider', () => {
+  const order = read(
+    'cardinality="ordered" base-type="identifier"',
+    `<qti-order-interaction response-identifier="R">${'ABC'
+      .split('')
+      .map((one) => `<qti-simple-choice identifier="${one}">${one}</qti-simple-choice>`)
+      .join('')}</qti-order-interaction>`,
+  );
+  test('an order counts once the student has set it', () => {
+    expect(progress(order.item, null)).toEqual(['empty', 'notSet']);
+    expect(progress(order.item, ['B', 'A'])).toEqual(['partial', 'notSet']);
+    expect(progress(order.item, ['B', 'A', 'C'])).toEqual(['complete', null]);
+  });
+  test('moving keeps every line, whatever the places', () => {
+    const model = order.model as OrderModel;
+    expect(shownOrder(model, ['C'])).toEqual(['C', 'A', 'B']);
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom('A', 'B', 'C'), fc.integer({ min: -2, max: 5 })), {
+          maxLength: 20,
+        }),
+        (moves) => {
+          const moved = moves.reduce<string[]>(
+            (list, [one, place]) => moveTo(list, one, place),
+            ['A', 'B', 'C'],
+          );
+          expect([...moved].sort()).toEqual(['A', 'B', 'C']);
+        },
+      ),
+    );
+  });
+  const hot = read(
+    'cardinality="multiple" base-type="identifier"',
+    '<qti-hottext-interaction response-identifier="R" max-choices="2"><p><qti-hottext identifier="A">a</qti-hottext> <qti-hottext identifier="B">b</qti-hottext> <qti-hottext identifier="C">c</qti-hottext></p></qti-hottext-interaction>',
+  );
+  test('hottext: two asked for, a third says so, order of the text', () => {
+    const model = hot.model as HottextModel;
+    expect(progress(hot.item, ['A'])).toEqual(['partial', 'choose']);
+    expect(pressHottext(model, ['B'], 'A', true)).toEqual({ kind: 'changed', response: ['A', 'B'] });
+    expect(pressHottext(model, ['A', 'B'], 'C', true)).toEqual({ kind: 'full', maximum: 2 });
+    expect(pressHottext(model, ['A'], 'A', true)).toEqual({ kind: 'changed', response: null });
+  });
+  const slide = read(
+    'cardinality="single" base-type="float"',
+    '<qti-slider-interaction response-identifier="R" lower-bound="0" upper-bound="1" step="0.1"/>',
+  );
+  test('a slider counts once it is set, inside its bounds', () => {
+    expect(progress(slide.item, null)).toEqual(['empty', 'notSet']);
+    expect(progress(slide.item, '0.3')).toEqual(['complete', null]);
+    expect(progress(slide.item, '7')).toEqual(['partial', 'notANumber']);
+    expect(sliderText(0.1 + 0.2)).toBe('0.3');
   });
 });
 

@@ -2,8 +2,11 @@ import { choiceView } from './choice';
 import { equationView } from './equation';
 import { extendedTextView } from './extended-text';
 import { gapMatchView } from './gap-match';
+import { hottextView } from './hottext';
 import { inlineChoiceView } from './inline-choice';
 import { matchView } from './match';
+import { orderView } from './order';
+import { sliderView } from './slider';
 import { textEntryView } from './text-entry';
 import type { InteractionView } from './types';
 
@@ -15,6 +18,9 @@ const VIEWS: readonly InteractionView[] = [
   gapMatchView,
   matchView,
   extendedTextView,
+  hottextView,
+  orderView,
+  sliderView,
   equationView,
 ];
 

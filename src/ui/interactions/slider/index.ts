@@ -1,0 +1,4 @@
+import { defineView } from '../types';
+import { SliderView } from './SliderView';
+
+export const sliderView = defineView('slider', SliderView);
