@@ -3,7 +3,7 @@ import { drag, status, tabTo } from './answers';
 import { expect, goTo, saved, startTest, test } from './app';
 
 const KINDS = /See what it asks: Every kind/;
-const words = (page: Page) => page.locator('ol li [class*=text]');
+const words = (page: Page) => page.locator('ol li span[class*=text]');
 
 test('hottext, order and slider with the pointer; the limits speak; handed in and scored', async ({
   page,
@@ -25,7 +25,7 @@ test('hottext, order and slider with the pointer; the limits speak; handed in an
   await expect(page.getByText('You can choose 2.', { exact: false }).first()).toBeVisible();
   await goTo(page, 3);
   await expect(status(page)).toHaveText('not set yet');
-  const grip = (name: RegExp) => page.locator('ol li').filter({ hasText: name }).locator('[class*=grip]');
+  const grip = (name: RegExp) => page.locator('ol li').filter({ hasText: name }).locator('span[class*=grip]');
   await drag(page, grip(/reaches the farm/), grip(/hauled aboard/));
   await expect(words(page)).toHaveText([/reaches/, /hauled/, /goes home/, /cut and stacked/]);
   await page.getByRole('button', { name: /Move down: The barge goes home/ }).click();

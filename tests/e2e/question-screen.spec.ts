@@ -167,3 +167,21 @@ test('the keys can be changed and switched off', async ({ page, app }) => {
   await page.keyboard.press('Alt+k');
   await expect(page.getByRole('heading', { name: 'Question 2', exact: true })).toBeVisible();
 });
+
+test('what is typed just before leaving a question stays with it and never reaches the next', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.waitForSelector('[data-player=ready]');
+  await goTo(page, 9);
+  await page.getByRole('button', { name: 'Type it as text instead' }).click();
+  await page.getByLabel('Your answer, typed').pressSequentially('3/4');
+  await page.keyboard.press('Alt+n');
+  await expect(page.getByRole('heading', { name: 'Question 10', exact: true })).toBeVisible();
+  await expect(page.locator('math-field')).toHaveJSProperty('value', '');
+  await page.waitForTimeout(700);
+  await expect(status(page)).toHaveText('nothing written yet');
+  await page.keyboard.press('Alt+b');
+  await expect(page.locator('math-field')).toHaveJSProperty('value', '\\frac{3}{4}');
+});

@@ -24,6 +24,8 @@ interface Props {
 export function MathEditor({ model, latex, label, onLatex }: Props) {
   const hostRef = useRef<HTMLDivElement>(null);
   const fieldRef = useRef<MathfieldElement | null>(null);
+  /** What the field held when it was last given or filled. */
+  const givenRef = useRef('');
   const onLatexRef = useRef(onLatex);
   useEffect(() => {
     onLatexRef.current = onLatex;
@@ -37,13 +39,23 @@ export function MathEditor({ model, latex, label, onLatex }: Props) {
     field.mathVirtualKeyboardPolicy = 'manual';
     field.smartFence = true;
     field.removeExtraneousParentheses = true;
-    const give = () => onLatexRef.current(field.getValue('latex'));
+    const give = () => {
+      givenRef.current = field.getValue('latex');
+      onLatexRef.current(givenRef.current);
+    };
+    /** A key pressed just before leaving may be in the field and not announced yet. */
+    const giveLast = () => {
+      if (field.getValue('latex') !== givenRef.current) give();
+    };
     field.addEventListener('input', give);
+    field.addEventListener('blur', giveLast);
     host.append(field);
     field.menuItems = [];
     fieldRef.current = field;
     return () => {
+      giveLast();
       field.removeEventListener('input', give);
+      field.removeEventListener('blur', giveLast);
       field.remove();
       fieldRef.current = null;
     };
@@ -55,7 +67,9 @@ export function MathEditor({ model, latex, label, onLatex }: Props) {
 
   useEffect(() => {
     const field = fieldRef.current;
-    if (field && field.getValue('latex') !== latex) field.setValue(latex, { silenceNotifications: true });
+    if (!field) return;
+    if (field.getValue('latex') !== latex) field.setValue(latex, { silenceNotifications: true });
+    givenRef.current = field.getValue('latex');
   }, [latex]);
 
   const press = (key: Key) => {

@@ -85,7 +85,8 @@ export function QuestionSheet({
       foot={<QuestionFooter item={item} onStep={onStep} onReview={onReview} fromReview={fromReview} />}
     >
       <div className={styles.question}>
-        <ItemBody item={item} />
+        {/* Keyed: what is being typed into one question must never end up in the next. */}
+        <ItemBody key={item.ref} item={item} />
       </div>
     </Sheet>
   );
