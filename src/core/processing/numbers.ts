@@ -1,4 +1,4 @@
-import type { Scalar, Value } from '../item/value';
+import type { Value } from '../item/value';
 import { isNull, scalarsOf } from '../item/value';
 
 /** Half goes up, towards positive infinity (QTI 3.0, "round"). */
@@ -121,6 +121,3 @@ export function statistic(name: string, xs: readonly number[]): number {
       return NaN;
   }
 }
-
-/** Whether a value is an integer scalar. */
-export const isNumber = (scalar: Scalar | undefined): scalar is number => typeof scalar === 'number';

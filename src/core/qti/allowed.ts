@@ -17,7 +17,6 @@ export const HTML_ATTRIBUTES = words(`
 
 export const SVG_NAMESPACE = 'http://www.w3.org/2000/svg';
 export const MATH_NAMESPACE = 'http://www.w3.org/1998/Math/MathML';
-export const XHTML_NAMESPACE = 'http://www.w3.org/1999/xhtml';
 
 export const SVG_ELEMENTS = words(`
   svg g defs symbol title desc path rect circle ellipse line polyline polygon text tspan textPath marker

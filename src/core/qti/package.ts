@@ -1,5 +1,5 @@
 import type { Item, Stimulus } from '../item/item';
-import { itemRefsOf, type Test } from '../item/test';
+import type { Test } from '../item/test';
 import { reporterFor, type Problem } from './problem';
 import { readItem, readStimulus, type FileContext } from './readItem';
 import { readTest } from './readTest';
@@ -252,9 +252,4 @@ export function readPackage(files: PackageFiles): QtiPackage {
     assets: reader.assets,
     problems: reader.problems,
   };
-}
-
-/** Items of a test in order, as the package holds them. */
-export function itemsOfTest(test: Test, items: ReadonlyMap<string, Item>): Item[] {
-  return itemRefsOf(test).flatMap((ref) => items.get(ref.item) ?? []);
 }

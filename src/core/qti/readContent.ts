@@ -3,7 +3,7 @@ import type { InteractionModel, ReadContext, ResponseShape } from '../interactio
 import type { Content, ContentNode } from '../item/content';
 import * as allowed from './allowed';
 import type { Reporter } from './problem';
-import { textOf, type XmlElement, type XmlNode } from './xml';
+import type { XmlElement, XmlNode } from './xml';
 
 export interface ContentSettings {
   readonly report: Reporter;
@@ -182,6 +182,3 @@ function svgStyle(style: string): Record<string, string> {
   }
   return kept;
 }
-
-/** Text of an element, blanks folded, for titles. */
-export const plainText = (element: XmlElement): string => textOf(element).replace(/\s+/g, ' ').trim();

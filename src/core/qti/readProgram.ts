@@ -138,8 +138,3 @@ function readRule(element: XmlElement, names: Names, report: Reporter): Rule[] {
 export function readRules(elements: readonly XmlElement[], names: Names, report: Reporter): Rule[] {
   return elements.flatMap((element) => readRule(element, names, report));
 }
-
-/** Reads one expression (for pre-conditions, branch rules). */
-export function readCondition(element: XmlElement, names: Names, report: Reporter): Expression {
-  return readExpression(element, names, report);
-}

@@ -72,9 +72,3 @@ export async function userByPassword(db: Db, signInName: string, password: strin
   const matches = await verify(row?.password_hash ?? (await NOBODY), password);
   return row && matches ? toUser(row) : null;
 }
-
-export function usersByRole(db: Db, role: Role): User[] {
-  return prepared<[string], UserRow>(db, 'SELECT * FROM users WHERE role = ? ORDER BY display_name')
-    .all(role)
-    .map(toUser);
-}
