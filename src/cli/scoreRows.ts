@@ -73,7 +73,7 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
     const raw = Object.fromEntries(Object.entries(responses).map(([name, value]) => [name, toRaw(value)]));
     const error = errorIn(item, raw);
     if (error !== null) return { item: identifier, error };
-    const score = scoreItem(item, raw, seededRandom(identifier));
+    const score = scoreItem(item, raw, { seed: identifier });
     return {
       item: identifier,
       outcomes: Object.fromEntries(

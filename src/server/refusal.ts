@@ -11,6 +11,7 @@ export class Refusal extends Error {
       | 'handed-in'
       | 'time-over'
       | 'moved'
+      | 'closed'
       | 'other-site',
     readonly status: number,
     readonly details: Readonly<Record<string, string | number>> = {},

@@ -6,8 +6,8 @@ import { z } from 'zod';
  */
 const rawResponse = z.union([
   z.null(),
-  z.string().max(200_000),
-  z.array(z.string().max(20_000)).max(2_000).readonly(),
+  z.string().max(3_000_000),
+  z.array(z.string().max(1_000_000)).max(2_000).readonly(),
   z.record(z.string().max(200), z.union([z.string().max(20_000), z.null()])).readonly(),
 ]);
 const name = z.string().min(1).max(200);
@@ -70,6 +70,14 @@ const stopped = z.object({
   type: z.literal('stopped'),
   reason: z.enum(['asked', 'lost', 'moved']),
 });
+/** The answer to a question was checked; `closed`: no more tries. */
+const checked = z.object({
+  ...stamp,
+  type: z.literal('checked'),
+  item: name,
+  tries: z.number().int().positive(),
+  closed: z.boolean(),
+});
 const handedIn = z.object({ ...stamp, type: z.literal('handed-in'), reason: z.enum(['asked', 'time']) });
 
 /** What a browser may send. */
@@ -85,7 +93,7 @@ export const browserEvent = z.discriminatedUnion('type', [
   toolKept,
 ]);
 /** What only the server says. */
-export const serverEvent = z.discriminatedUnion('type', [begun, resumed, stopped, handedIn]);
+export const serverEvent = z.discriminatedUnion('type', [begun, resumed, stopped, checked, handedIn]);
 export const attemptEvent = z.union([browserEvent, serverEvent]);
 
 export type BrowserEvent = z.infer<typeof browserEvent>;

@@ -128,7 +128,9 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
       };
     }
     case 'answered':
-      return withItem(state, event.item, (item) => answer(item, event));
+      return withItem(state, event.item, (item) => (item.closed ? {} : answer(item, event)));
+    case 'checked':
+      return withItem(state, event.item, () => ({ tries: event.tries, closed: event.closed }));
     case 'opened':
       return { ...withItem(state, event.item, () => ({ opened: true })), current: event.item };
     case 'flagged':

@@ -22,6 +22,9 @@ export interface ItemState {
   readonly flagged: boolean;
   readonly seen: readonly string[];
   readonly reminded: boolean;
+  /** How often the answer was checked on the way, and whether it takes no more changes. */
+  readonly tries: number;
+  readonly closed: boolean;
   /** Choices struck out, per response. */
   readonly struck: Readonly<Record<string, readonly string[]>>;
 }
@@ -46,6 +49,8 @@ export const NEW_ITEM: ItemState = {
   flagged: false,
   seen: [],
   reminded: false,
+  tries: 0,
+  closed: false,
   struck: {},
 };
 

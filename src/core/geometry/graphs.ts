@@ -15,13 +15,13 @@ export type GraphObject =
       readonly closed: boolean;
     };
 
-const readPoint = (text: string): Point | null => {
+export const readPoint = (text: string): Point | null => {
   const [first, second, ...rest] = text.trim().split(/\s+/);
   const [x, y] = [readNumber(first ?? ''), readNumber(second ?? '')];
   return x && y && rest.length === 0 ? { x, y } : null;
 };
 
-function readPoints(text: string): Point[] | null {
+export function readPoints(text: string): Point[] | null {
   const points = text.split(',').map(readPoint);
   return points.every((point) => point !== null) ? points : null;
 }

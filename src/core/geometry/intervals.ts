@@ -45,11 +45,8 @@ function later(a: End, b: End): End {
   return order === 0 ? { at: a.at, closed: a.closed || b.closed } : order > 0 ? a : b;
 }
 
-/**
- * The set a text in interval notation means (`(-inf,2)U[5,7]`), as its fewest intervals in order; null when it cannot be
- * read. An infinite end is open; an interval that runs backwards cannot be read.
- */
-export function readIntervals(text: string): Interval[] | null {
+/** The intervals of a text in interval notation, one by one as written; null when it cannot be read. */
+export function readPieces(text: string): Interval[] | null {
   if (text.length > 2000) return null;
   const intervals: Interval[] = [];
   for (const piece of text.replace(/\\left|\\right|\\,|\s+/g, '').split(/U|∪|\\cup/i)) {
@@ -64,6 +61,16 @@ export function readIntervals(text: string): Interval[] | null {
     }
     intervals.push({ from, to });
   }
+  return intervals;
+}
+
+/**
+ * The set a text in interval notation means (`(-inf,2)U[5,7]`), as its fewest intervals in order; null when it cannot be
+ * read. An infinite end is open; an interval that runs backwards cannot be read.
+ */
+export function readIntervals(text: string): Interval[] | null {
+  const intervals = readPieces(text);
+  if (!intervals) return null;
   return intervals.sort(before).reduce<Interval[]>((joined, interval) => {
     const last = joined.at(-1);
     if (last && touches(last, interval))

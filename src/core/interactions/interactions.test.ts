@@ -5,18 +5,12 @@ import type { RawResponse } from '../item/response';
 import { itemFrom } from '../qti/testItem';
 import { INTERACTIONS } from '.';
 import { pressChoice, type ChoiceModel } from './choice';
-import {
-  copiesLeft,
-  emptyGap,
-  fillingOf,
-  placeInGap,
-  responseOf,
-  type Filling,
-  type GapMatchModel,
-} from './gap-match';
-import { pressHottext, type HottextModel } from './hottext';
+import { gapBoard, type GapMatchModel } from './gap-match';
 import { pressCell, type MatchModel } from './match';
-import { moveTo, shownOrder, type OrderModel } from './order';
+import { ordersSome, shownOrder, type OrderModel } from './order';
+import { copiesLeft, pairsOf, placementOf, putInto, takeOut, type Placement } from './placing';
+import { pressOne } from './selecting';
+import { moveTo } from './sequence';
 import { sliderText } from './slider';
 
 function read(declaration: string, body: string) {
@@ -67,45 +61,67 @@ describe('gap match', () => {
        <p><qti-gap identifier="G1"/> and <qti-gap identifier="G2"/> and <qti-gap identifier="G3"/></p>
      </qti-gap-match-interaction>`,
   );
-  const model = anyModel as GapMatchModel;
+  const board = gapBoard(anyModel as GapMatchModel);
+  const put = (placement: Placement, piece: string, gap: string, from: string | null) =>
+    putInto(board, placement, piece, gap, from);
+  const at = (piece: string, place: string) => ({ piece, place });
   test('every gap wants something', () => {
     expect(progress(item, null)).toEqual(['empty', 'boxEmpty']);
     expect(progress(item, ['K G1'])).toEqual(['partial', 'boxEmpty']);
     expect(progress(item, ['K G1', 'S G2', 'S G3'])).toEqual(['complete', null]);
   });
   test('dropping on a filled gap swaps with where the piece came from', () => {
-    expect(placeInGap(model, { G1: 'K', G2: 'S' }, 'K', 'G2', 'G1')).toEqual({
-      filling: { G1: 'S', G2: 'K' },
-      displaced: 'S',
-      displacedTo: 'G1',
+    const swapped = put([at('K', 'G1'), at('S', 'G2')], 'K', 'G2', 'G1');
+    expect(swapped).toMatchObject({ kind: 'changed', displaced: 'S', displacedTo: 'G1' });
+    expect(swapped.kind === 'changed' && pairsOf(board, swapped.placement)).toEqual(['S G1', 'K G2']);
+    const fromList = put([at('S', 'G2')], 'K', 'G2', null);
+    expect(fromList).toMatchObject({ kind: 'changed', displaced: 'S', displacedTo: null });
+    expect(fromList.kind === 'changed' && pairsOf(board, fromList.placement)).toEqual(['K G2']);
+  });
+  test('limits say so and change nothing', () => {
+    expect(put([at('K', 'G1')], 'K', 'G2', null)).toEqual({ kind: 'no-copy' });
+    expect(putInto({ ...board, maximum: 1 }, [at('K', 'G1')], 'S', 'G2', null)).toEqual({
+      kind: 'full',
+      who: 'all',
+      maximum: 1,
     });
-    expect(placeInGap(model, { G2: 'S' }, 'K', 'G2', null)).toEqual({
-      filling: { G2: 'K' },
-      displaced: 'S',
-      displacedTo: 'list',
+    const bins = { ...board, places: [{ identifier: 'G1', capacity: 2 }] };
+    expect(putInto(bins, [at('K', 'G1'), at('S', 'G1')], 'L', 'G1', null)).toEqual({
+      kind: 'full',
+      who: 'place',
+      maximum: 2,
     });
+    expect(put([at('K', 'G1')], 'K', 'G1', 'G1')).toEqual({ kind: 'same' });
   });
   test('no move makes a piece out of nothing, nor loses one', () => {
     const move = fc.record({
-      choice: fc.constantFrom('K', 'S', 'L'),
+      piece: fc.constantFrom('K', 'S', 'L'),
       gap: fc.constantFrom('G1', 'G2', 'G3'),
       from: fc.constantFrom(null, 'G1', 'G2', 'G3'),
       out: fc.boolean(),
     });
     fc.assert(
       fc.property(fc.array(move, { maxLength: 30 }), (moves) => {
-        let filling: Filling = {};
-        for (const { choice, gap, from, out } of moves) {
-          const held = from === null ? choice : filling[from];
-          if (out) filling = emptyGap(filling, gap);
-          else if (held !== undefined)
-            filling = placeInGap(model, filling, held, gap, from)?.filling ?? filling;
-          for (const one of model.choices) {
-            const used = Object.values(filling).filter((id) => id === one.identifier).length;
-            expect(used).toBeLessThanOrEqual(one.matchMax);
-            expect(copiesLeft(one, filling)).toBe(one.matchMax - used);
+        let placement: Placement = [];
+        for (const { piece, gap, from, out } of moves) {
+          const before = placement.length;
+          const held = from === null ? piece : placement.find((one) => one.place === from)?.piece;
+          if (out) placement = takeOut(placement, piece, gap);
+          else if (held !== undefined) {
+            const made = put(placement, held, gap, from);
+            if (made.kind === 'changed') {
+              placement = made.placement;
+              expect(placement.length).toBe(before + (from === null && made.displaced === null ? 1 : 0));
+            }
           }
-          expect(fillingOf(responseOf(model, filling))).toEqual(filling);
+          for (const one of board.pieces) {
+            const used = placement.filter((placed) => placed.piece === one.identifier).length;
+            expect(used).toBeLessThanOrEqual(one.matchMax);
+            expect(copiesLeft(one, placement)).toBe(one.matchMax - used);
+          }
+          for (const { identifier } of board.places)
+            expect(placement.filter((placed) => placed.place === identifier).length).toBeLessThanOrEqual(1);
+          expect(pairsOf(board, placementOf(pairsOf(board, placement)))).toEqual(pairsOf(board, placement));
         }
       }),
     );
@@ -169,7 +185,8 @@ describe('order, hottext, slider', () => {
   );
   test('an order counts once the student has set it', () => {
     expect(progress(order.item, null)).toEqual(['empty', 'notSet']);
-    expect(progress(order.item, ['B', 'A'])).toEqual(['partial', 'notSet']);
+    expect(progress(order.item, ['B', 'A'])).toEqual(['partial', 'ordered']);
+    expect(ordersSome(order.model as OrderModel)).toBe(false);
     expect(progress(order.item, ['B', 'A', 'C'])).toEqual(['complete', null]);
   });
   test('moving keeps every line, whatever the places', () => {
@@ -195,11 +212,13 @@ describe('order, hottext, slider', () => {
     '<qti-hottext-interaction response-identifier="R" max-choices="2"><p><qti-hottext identifier="A">a</qti-hottext> <qti-hottext identifier="B">b</qti-hottext> <qti-hottext identifier="C">c</qti-hottext></p></qti-hottext-interaction>',
   );
   test('hottext: two asked for, a third says so, order of the text', () => {
-    const model = hot.model as HottextModel;
+    const order = ['A', 'B', 'C'];
     expect(progress(hot.item, ['A'])).toEqual(['partial', 'choose']);
-    expect(pressHottext(model, ['B'], 'A', true)).toEqual({ kind: 'changed', response: ['A', 'B'] });
-    expect(pressHottext(model, ['A', 'B'], 'C', true)).toEqual({ kind: 'full', maximum: 2 });
-    expect(pressHottext(model, ['A'], 'A', true)).toEqual({ kind: 'changed', response: null });
+    expect(pressOne(order, 2, ['B'], 'A', true)).toEqual({ kind: 'changed', response: ['A', 'B'] });
+    expect(pressOne(order, 2, ['A', 'B'], 'C', true)).toEqual({ kind: 'full', maximum: 2 });
+    expect(pressOne(order, 2, ['A'], 'A', true)).toEqual({ kind: 'changed', response: null });
+    expect(pressOne(order, 1, ['A'], 'B', true)).toEqual({ kind: 'changed', response: ['B'] });
+    expect(pressOne(order, 1, 'A', 'B', false)).toEqual({ kind: 'changed', response: 'B' });
   });
   const slide = read(
     'cardinality="single" base-type="float"',

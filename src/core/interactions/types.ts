@@ -46,6 +46,8 @@ export interface ReadContext {
   readonly shape: ResponseShape | undefined;
   /** Reads children as content, by allow-list; gaps and hottexts become places. */
   content(element: XmlElement): Content;
+  /** The element the interaction stands in: the stage, for position object. */
+  readonly parent: XmlElement | undefined;
   /** A path in the package for a path written in this file. */
   asset(href: string): string;
 }
@@ -65,6 +67,8 @@ export interface InteractionDefinition<Model extends InteractionModel = Interact
     element: XmlElement,
     context: ReadContext,
   ): Omit<Model, keyof InteractionModel> & Partial<InteractionModel>;
+  /** Whether this one is no part of how far the answer is: a hint to ask for, a sound to hear. */
+  optional?(model: Model): boolean;
   progress(model: Model, response: RawResponse, shape: ResponseShape): Progress;
 }
 

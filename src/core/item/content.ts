@@ -28,8 +28,23 @@ export type ContentNode =
       readonly show: boolean;
       readonly children: readonly ContentNode[];
     }
-  | { readonly kind: 'printed'; readonly variable: string; readonly format: string | null };
+  | {
+      readonly kind: 'template';
+      readonly variable: string;
+      readonly identifier: string;
+      readonly show: boolean;
+      readonly children: readonly ContentNode[];
+    }
+  | { readonly kind: 'printed'; readonly variable: string; readonly print: PrintSettings };
 
+/** How a printed variable looks (QTI 3.0, "printed variable"). */
+export interface PrintSettings {
+  readonly format: string | null;
+  /** Which member of a container, from 1. */
+  readonly index: number | null;
+  readonly field: string | null;
+  readonly delimiter: string;
+}
 export type Content = readonly ContentNode[];
 
 /** Every node below, in reading order, without going into interactions. */

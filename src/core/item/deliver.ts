@@ -1,52 +1,80 @@
-import { interactionOf } from '../interactions';
-import type { InteractionModel } from '../interactions/types';
+import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
 import type { Content, ContentNode } from './content';
+import { deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
 import type { DeliveredItem, DeliveredPart, DeliveredTest } from './delivered';
 import type { Item, Stimulus } from './item';
 import { seededRandom, shuffled } from './random';
-import { directionsOf, type ItemRef, type Section, type Test } from './test';
+import {
+  directionsOf,
+  type ItemRef,
+  type ItemSessionControl,
+  type Section,
+  type Test,
+  type TestPart,
+} from './test';
+import type { Value } from './value';
 
-/** Content without what must not be seen yet: feedback goes, interactions are mixed where they say so. */
-function deliverContent(content: Content, random: () => number): Content {
-  return content.flatMap((node): ContentNode[] => {
-    switch (node.kind) {
-      case 'feedback':
-        return [];
-      case 'interaction':
-        return [{ kind: 'interaction', interaction: mixed(node.interaction, random) }];
-      case 'element':
-      case 'place':
-        return [{ ...node, children: deliverContent(node.children, random) }];
-      default:
-        return [node];
-    }
-  });
+/** What has happened to a question whose answer can be checked on the way. */
+export interface ItemSession {
+  readonly tries: number;
+  /** Outcomes of the last try. */
+  readonly outcomes: Readonly<Record<string, Value>>;
 }
 
-function mixed(interaction: InteractionModel, random: () => number): InteractionModel {
-  if (interaction.shuffle !== true) return interaction;
-  const lists = interactionOf(interaction.type)?.shuffles ?? [];
-  const changed = lists.map((name) => {
-    const list = interaction[name] as readonly { fixed: boolean }[];
-    return [name, shuffled(list, random, (member) => member.fixed)] as const;
-  });
-  return { ...interaction, ...Object.fromEntries(changed) };
+/** How often an answer may be checked on the way: null = not at all, 0 = as often as the student likes. */
+export function triesOf(
+  item: Item,
+  control: ItemSessionControl,
+  submission: TestPart['submission'],
+): number | null {
+  if (item.adaptive) return 0;
+  const checks = submission === 'individual' && (control.showFeedback || control.maxAttempts !== 1);
+  return checks ? control.maxAttempts : null;
 }
 
-/** An item for one attempt. The same seed mixes the same way. */
-export function deliverItem(item: Item, ref: string, seed: string): DeliveredItem {
+/** The question's own seed in an attempt: for its template values, its mixing, its random numbers. */
+export const itemSeed = (attemptSeed: string, ref: string): string => `${attemptSeed}/${ref}`;
+
+/** An item for one attempt. The same seed mixes the same way and draws the same values. */
+export function deliverItem(
+  item: Item,
+  ref: string,
+  attemptSeed: string,
+  { tries = null, showFeedback = false, session = null }: Delivery = {},
+): DeliveredItem {
+  const seed = itemSeed(attemptSeed, ref);
+  const variables = prepareItem(item, seed);
+  for (const [name, value] of Object.entries(session?.outcomes ?? {})) {
+    const variable = variables.get(name);
+    if (variable?.kind === 'outcome') variable.value = value;
+  }
+  const feedback = session !== null && (showFeedback || item.adaptive);
+  const view: ContentView = { random: seededRandom(seed), variables, feedback };
   return {
     ref,
-    body: deliverContent(item.body, seededRandom(`${seed}/${ref}`)),
+    body: deliverContent(item.body, view),
     responses: item.responses.map(({ identifier, cardinality, baseType }) => ({
       identifier,
       cardinality,
       baseType,
     })),
     stimuli: item.stimuli,
-    points: maximumScore(item),
+    points: maximumScore(item, seed),
+    tries,
+    feedback: item.feedback
+      .filter(
+        (one) =>
+          feedback && holdsIdentifier(variables.get(one.outcome)?.value ?? null, one.identifier) === one.show,
+      )
+      .map(({ title, content }) => ({ title, content: deliverContent(content, view) })),
   };
+}
+
+interface Delivery {
+  readonly tries?: number | null;
+  readonly showFeedback?: boolean;
+  readonly session?: ItemSession | null;
 }
 
 /** The item references of a section as this attempt gets them: selected, then mixed (QTI 3.0, "selection", "ordering"). */
@@ -95,7 +123,9 @@ export function deliverTest(
   items: ReadonlyMap<string, Item>,
   stimuli: ReadonlyMap<string, Stimulus>,
   seed: string,
+  sessions: ReadonlyMap<string, ItemSession> = new Map(),
 ): DeliveredTest {
+  const plain: ContentView = { random: () => 0, variables: new Map(), feedback: false };
   const random = seededRandom(`${seed}/order`);
   const delivered: Record<string, DeliveredItem> = {};
   const used: Record<string, { title: string; body: Content }> = {};
@@ -113,13 +143,20 @@ export function deliverTest(
       items: chosenRefs(section, random).flatMap((ref) => {
         const item = items.get(ref.item);
         if (!item) return [];
-        const one = deliverItem(item, ref.identifier, seed);
+        const one = deliverItem(item, ref.identifier, seed, {
+          tries: triesOf(item, ref.sessionControl, part.submission),
+          showFeedback: ref.sessionControl.showFeedback,
+          session: sessions.get(ref.identifier) ?? null,
+        });
         delivered[ref.identifier] = one;
         assetsIn(one.body, found);
+        // Feedback comes later, its pictures should be here by then.
+        assetsIn(item.body, found);
+        for (const feedback of item.feedback) assetsIn(feedback.content, found);
         for (const identifier of one.stimuli) {
           const stimulus = stimuli.get(identifier);
           if (stimulus && !used[identifier]) {
-            used[identifier] = { title: stimulus.title, body: deliverContent(stimulus.body, random) };
+            used[identifier] = { title: stimulus.title, body: deliverContent(stimulus.body, plain) };
             assetsIn(stimulus.body, found);
           }
         }

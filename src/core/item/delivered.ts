@@ -10,6 +10,10 @@ export interface DeliveredItem {
   readonly stimuli: readonly string[];
   /** Points the question is worth; null when not known. */
   readonly points: number | null;
+  /** How often the answer may be checked on the way: null = not at all, 0 = any number of times. */
+  readonly tries: number | null;
+  /** What the last check had to say. */
+  readonly feedback: readonly { readonly title: string; readonly content: Content }[];
 }
 export interface DeliveredSection {
   readonly identifier: string;

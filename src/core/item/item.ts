@@ -9,6 +9,15 @@ export interface RubricBlock {
   readonly content: Content;
 }
 
+/** Shown when the outcome holds the identifier (or, with `show: false`, when it does not). */
+export interface ModalFeedback {
+  readonly outcome: string;
+  readonly identifier: string;
+  readonly show: boolean;
+  readonly title: string;
+  readonly content: Content;
+}
+
 /** An assessment item as read: everything, keys included. Only the server and the command line hold this. */
 export interface Item {
   readonly identifier: string;
@@ -23,6 +32,8 @@ export interface Item {
   readonly stimuli: readonly string[];
   readonly body: Content;
   readonly rubrics: readonly RubricBlock[];
+  /** `qti-modal-feedback`: shown in answer to a try, where the test lets it. */
+  readonly feedback: readonly ModalFeedback[];
   readonly templateProcessing: readonly Rule[];
   /** `null`: a person scores it. */
   readonly responseProcessing: ResponseProcessing | null;

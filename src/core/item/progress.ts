@@ -29,6 +29,9 @@ export interface ItemProgress {
 
 const PART_HEADING = /^Part\s+([A-Z]|\d{1,2})\b/i;
 
+const isOptional = (interaction: InteractionModel): boolean =>
+  interactionOf(interaction.type)?.optional?.(interaction) ?? false;
+
 /**
  * The parts of a question. A heading that begins "Part A" opens one (common practice, no source: QTI has no element for
  * it). Without such headings each block interaction is a part of its own, and interactions inside lines are one.
@@ -44,7 +47,7 @@ export function partsOf(body: Content): ItemPart[] {
         parts.push({ label: label.toUpperCase(), interactions: [] });
       }
     }
-    if (node.kind !== 'interaction' || node.interaction.responseIdentifier === '') continue;
+    if (node.kind !== 'interaction' || isOptional(node.interaction)) continue;
     const last = parts.at(-1);
     const joins = headed || (last && node.interaction.inline && last.interactions.every((one) => one.inline));
     if (joins && last) last.interactions.push(node.interaction);

@@ -73,3 +73,12 @@ export function responseTexts(raw: RawResponse): readonly string[] {
   if (typeof raw === 'string') return raw === '' ? [] : [raw];
   return Array.isArray(raw) ? (raw as readonly string[]) : [];
 }
+
+/** A list of texts as a response of that cardinality: a single one takes the newest. */
+export function forCardinality(
+  raw: RawResponse,
+  cardinality: ResponseDeclaration['cardinality'],
+): RawResponse {
+  if (cardinality !== 'single' || typeof raw === 'string') return raw;
+  return responseTexts(raw).at(-1) ?? null;
+}

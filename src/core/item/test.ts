@@ -74,7 +74,7 @@ export interface Test {
 }
 
 /** All item references of a test, in order. */
-export function itemRefsOf(test: Test): ItemRef[] {
+export function itemRefsOf(test: Pick<Test, 'parts'>): ItemRef[] {
   const inside = (section: Section): ItemRef[] =>
     section.children.flatMap((child) => (child.kind === 'item' ? [child] : inside(child)));
   return test.parts.flatMap((part) => part.sections.flatMap(inside));

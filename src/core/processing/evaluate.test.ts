@@ -30,7 +30,7 @@ function valueOf(
     SPOT: '10 20',
     REC: { stringValue: '2.5', floatValue: '2.5' },
   };
-  return toJson(scoreItem(item, responses, random).outcomes.OUT ?? null);
+  return toJson(scoreItem(item, responses, { random }).outcomes.OUT ?? null);
 }
 const f = (x: number | string) => `<qti-base-value base-type="float">${x}</qti-base-value>`;
 const i = (x: number) => `<qti-base-value base-type="integer">${x}</qti-base-value>`;

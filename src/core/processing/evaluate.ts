@@ -1,6 +1,6 @@
 import * as v from '../item/value';
 import type { BaseType, Scalar, Value } from '../item/value';
-import { isInside, isShape, parseCoords } from './areas';
+import { isInside, isShape, parseCoords } from '../geometry/areas';
 import type { Scope } from './context';
 import { customOperator } from './custom';
 import { mapPoints, mapValue } from './mapping';

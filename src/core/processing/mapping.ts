@@ -1,6 +1,6 @@
 import type { AreaMapping, MapEntry, Mapping } from '../item/declarations';
 import { isNull, scalarsEqual, scalarsOf, type BaseType, type Scalar, type Value } from '../item/value';
-import { isInside } from './areas';
+import { isInside } from '../geometry/areas';
 
 const clamp = (x: number, low: number | null, high: number | null): number =>
   Math.min(high ?? Infinity, Math.max(low ?? -Infinity, x));

@@ -5,10 +5,12 @@ import type { Item } from '../item/item';
 import * as v from '../item/value';
 import type { Value } from '../item/value';
 import type { ProgressState } from '../interactions/types';
-import type { Scope, Variable } from './context';
+import { seededRandom } from '../item/random';
+import type { Variable } from './context';
 import { mappingMaximum } from './mapping';
 import { numberOf } from './numbers';
 import type { Expression, Rule } from './program';
+import { prepareItem } from './prepare';
 import { runRules } from './run';
 
 export type RawResponses = Readonly<Record<string, RawResponse>>;
@@ -89,82 +91,35 @@ export function scoringRules(item: Item): readonly Rule[] {
   return processing.kind === 'template' ? TEMPLATES[processing.template] : processing.rules;
 }
 
-/** An outcome with no default of its own starts at 0 when it is a single number, else at NULL (QTI 3.0, "outcome-declaration"). */
-const initialOutcome = (variable: {
-  cardinality: v.Cardinality;
-  baseType: v.BaseType | null;
-  defaultValue: Value;
-}): Value => {
-  if (variable.defaultValue !== null) return variable.defaultValue;
-  if (variable.cardinality !== 'single') return null;
-  if (variable.baseType === 'integer') return v.integer(0);
-  return variable.baseType === 'float' ? v.float(0) : null;
-};
-
-/** The variables of an item with the given responses, ready for processing. */
-export function variablesOf(item: Item, responses: ReadonlyMap<string, Value>): Map<string, Variable> {
-  const bare = { correctResponse: null, mapping: null, areaMapping: null, lookupTable: null };
-  const variables = new Map<string, Variable>();
-  for (const declared of item.responses) {
-    const { identifier, cardinality, baseType, defaultValue, correctResponse, mapping, areaMapping } =
-      declared;
-    const value = responses.get(identifier) ?? null;
-    variables.set(identifier, {
-      ...bare,
-      kind: 'response',
-      cardinality,
-      baseType,
-      value,
-      defaultValue,
-      correctResponse,
-      mapping,
-      areaMapping,
-    });
-  }
-  for (const declared of item.outcomes) {
-    const { identifier, cardinality, baseType, defaultValue, lookupTable } = declared;
-    variables.set(identifier, {
-      ...bare,
-      kind: 'outcome',
-      cardinality,
-      baseType,
-      value: initialOutcome(declared),
-      defaultValue,
-      lookupTable,
-    });
-  }
-  if (!variables.has('completionStatus')) {
-    const value = v.single('identifier', 'unknown');
-    variables.set('completionStatus', {
-      ...bare,
-      kind: 'outcome',
-      cardinality: 'single',
-      baseType: 'identifier',
-      value,
-      defaultValue: null,
-    });
-  }
-  for (const declared of item.templates) {
-    const { identifier, cardinality, baseType, defaultValue } = declared;
-    variables.set(identifier, {
-      ...bare,
-      kind: 'template',
-      cardinality,
-      baseType,
-      value: defaultValue,
-      defaultValue,
-    });
-  }
-  return variables;
+/** What scoring one response may depend on besides the response. */
+export interface ScoringContext {
+  /** Of this question in this attempt: the same seed draws the same template values and random numbers. */
+  readonly seed?: string;
+  /** In [0,1); what `random` expressions draw from instead of the seed's own sequence. */
+  readonly random?: () => number;
+  /** Which try this is, from 1 (`numAttempts`). */
+  readonly tries?: number;
+  /** Outcomes after the try before, for adaptive items; others start afresh. */
+  readonly before?: Readonly<Record<string, Value>>;
 }
 
-const fixedRandom = () => 0.5;
-
-function run(item: Item, responses: ReadonlyMap<string, Value>, random: () => number): Map<string, Variable> {
-  const variables = variablesOf(item, responses);
-  const scope: Scope = { variables, random };
-  runRules(item.templateProcessing, scope);
-  runRules(scoringRules(item), scope);
+function run(
+  item: Item,
+  responses: ReadonlyMap<string, Value>,
+  { seed = '', random = seededRandom(`${seed}/score`), tries = 1, before = {} }: ScoringContext,
+): Map<string, Variable> {
+  const variables = prepareItem(item, seed);
+  for (const [identifier, value] of responses) {
+    const variable = variables.get(identifier);
+    if (variable) variable.value = value;
+  }
+  for (const [identifier, value] of Object.entries(before)) {
+    const variable = variables.get(identifier);
+    if (variable?.kind === 'outcome') variable.value = value;
+  }
+  const attempts = variables.get('numAttempts');
+  if (attempts) attempts.value = v.integer(tries);
+  runRules(scoringRules(item), { variables, random });
   return variables;
 }
 
@@ -201,7 +156,7 @@ export function scoredBy(item: Item): ItemScore['scoredBy'] {
  * The most an item can give: a declared MAXSCORE, else SCORE's normal-maximum, else what the template can give, else
  * what the correct response gives. Null when none of these says.
  */
-export function maximumScore(item: Item): number | null {
+export function maximumScore(item: Item, seed = ''): number | null {
   const declared = item.outcomes.find((outcome) => outcome.identifier === 'MAXSCORE');
   const known =
     numberOf(declared?.defaultValue ?? null) ??
@@ -218,30 +173,26 @@ export function maximumScore(item: Item): number | null {
     return mappingMaximum(mapping, response.cardinality === 'single', counts?.maximum ?? 0);
   }
   if (processing === null) return null;
-  const correct = new Map(item.responses.map((one) => [one.identifier, one.correctResponse]));
-  return numberOf(run(item, correct, fixedRandom).get('SCORE')?.value);
+  const variables = prepareItem(item, seed);
+  const correct = new Map(
+    item.responses.map(({ identifier }) => [identifier, variables.get(identifier)?.correctResponse ?? null]),
+  );
+  return numberOf(run(item, correct, { seed }).get('SCORE')?.value);
 }
 
-/**
- * Scores one response to an item. Never throws for anything a student can send.
- * @param random in [0,1), for `random` expressions; seeded by the caller so that a score can be replayed
- */
-export function scoreItem(
-  item: Item,
-  responses: RawResponses,
-  random: () => number = fixedRandom,
-): ItemScore {
+/** Scores one response to an item. Never throws for anything a student can send. */
+export function scoreItem(item: Item, responses: RawResponses, context: ScoringContext = {}): ItemScore {
   const values = new Map(
     item.responses.map((declared) => [
       declared.identifier,
       readResponse(responses[declared.identifier] ?? null, declared).value,
     ]),
   );
-  const variables = run(item, values, random);
+  const variables = run(item, values, context);
   const outcomes: Record<string, Value> = {};
   for (const { identifier } of item.outcomes) outcomes[identifier] = variables.get(identifier)?.value ?? null;
   if (outcomes.MAXSCORE === undefined || outcomes.MAXSCORE === null || numberOf(outcomes.MAXSCORE) === 0) {
-    const maximum = maximumScore(item);
+    const maximum = maximumScore(item, context.seed);
     if (maximum !== null) outcomes.MAXSCORE = v.float(maximum);
   }
   if (item.adaptive) outcomes.completionStatus = variables.get('completionStatus')?.value ?? null;

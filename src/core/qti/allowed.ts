@@ -7,7 +7,7 @@ export const HTML_ELEMENTS = words(`
   p div span br hr h1 h2 h3 h4 h5 h6 pre blockquote em strong b i u s sub sup small big code kbd samp var cite dfn q abbr acronym
   address tt del ins mark bdi bdo ruby rb rt rp
   ul ol li dl dt dd table caption colgroup col thead tbody tfoot tr th td
-  img figure figcaption audio video source track section article aside header footer details summary label
+  img picture figure figcaption audio video source track section article aside header footer details summary label
 `);
 export const HTML_ATTRIBUTES = words(`
   id class title lang dir alt src width height colspan rowspan headers scope span start type reversed value cite

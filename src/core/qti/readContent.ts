@@ -3,11 +3,13 @@ import type { InteractionModel, ReadContext, ResponseShape } from '../interactio
 import type { Content, ContentNode } from '../item/content';
 import * as allowed from './allowed';
 import type { Reporter } from './problem';
-import type { XmlElement, XmlNode } from './xml';
+import { childOf, elementsOf, type XmlElement, type XmlNode } from './xml';
 
 export interface ContentSettings {
   readonly report: Reporter;
   readonly shapes: ReadonlyMap<string, ResponseShape>;
+  /** Variables that may be printed; absent where nothing can be. */
+  readonly names?: ReadonlySet<string>;
   /** A package path for a path written in this file; reports what is missing or leads outside. */
   asset(href: string, line: number): string | null;
 }
@@ -37,6 +39,7 @@ export class ContentReader {
       math: [allowed.MATH_ELEMENTS, allowed.MATH_ATTRIBUTES],
     }[namespace] as [Set<string>, Set<string>];
     const { name } = element;
+    if (name === 'object' && namespace === 'html') return this.object(element);
     if (!elements.has(name)) {
       const whole = allowed.DROPPED_WHOLE.has(name);
       report.warn(
@@ -76,6 +79,32 @@ export class ContentReader {
     return [{ kind: 'element', name, namespace, attributes: kept, children: this.children(element) }];
   }
 
+  /** An `object` that is a picture, a sound or a film is read as the element of its own that HTML has for it. */
+  private object(element: XmlElement): ContentNode[] {
+    const { data, type = '', width, height } = element.attributes;
+    const name = { image: 'img', audio: 'audio', video: 'video' }[type.split('/')[0] ?? ''];
+    if (name === undefined || data === undefined) {
+      this.settings.report.warn(
+        'element-set-aside',
+        element.line,
+        `an object of type "${type}" is not shown; its content is`,
+      );
+      return [...this.children(element)];
+    }
+    const words = element.children
+      .map((child) => (child.kind === 'text' ? child.text : ''))
+      .join('')
+      .trim();
+    const alt = element.attributes['aria-label'] ?? words;
+    const attributes: Record<string, string> = { src: data };
+    if (width !== undefined) attributes.width = width;
+    if (height !== undefined) attributes.height = height;
+    if (name === 'img' && alt !== '') attributes.alt = alt;
+    else if (alt !== '') attributes['aria-label'] = alt;
+    const tracks = element.children.filter((child) => child.kind === 'element' && child.name === 'track');
+    return this.plain({ ...element, name, attributes, children: name === 'img' ? [] : tracks }, 'html');
+  }
+
   private qti(element: XmlElement): ContentNode[] {
     const { report } = this.settings;
     const { name, attributes } = element;
@@ -106,11 +135,21 @@ export class ContentReader {
             children: this.children(element),
           },
         ];
-      case 'qti-printed-variable':
-        report.error('unsupported-element', element.line, 'printed variables are not supported yet');
+      case 'qti-template-block':
+      case 'qti-template-inline':
         return [
-          { kind: 'printed', variable: attributes.identifier ?? '', format: attributes.format ?? null },
+          {
+            kind: 'template',
+            variable: attributes['template-identifier'] ?? '',
+            identifier: attributes.identifier ?? '',
+            show: attributes['show-hide'] !== 'hide',
+            children: this.children(element),
+          },
         ];
+      case 'qti-printed-variable':
+        return this.printed(element);
+      case 'qti-position-object-stage':
+        return this.stage(element);
       case 'qti-rubric-block':
         return [];
       default:
@@ -121,7 +160,34 @@ export class ContentReader {
     return [];
   }
 
-  private interaction(element: XmlElement): ContentNode[] {
+  private printed({ attributes, line }: XmlElement): ContentNode[] {
+    const variable = attributes.identifier ?? '';
+    const { names } = this.settings;
+    if (names && !names.has(variable))
+      this.settings.report.error('unknown-variable', line, `"${variable}" is printed and not declared`);
+    const index = Number(attributes.index);
+    const print = {
+      format: attributes.format ?? null,
+      index: Number.isInteger(index) && index > 0 ? index : null,
+      field: attributes.field ?? null,
+      delimiter: attributes.delimiter ?? ';',
+    };
+    return [{ kind: 'printed', variable, print }];
+  }
+
+  /** A stage with its objects: each object is an answer of its own and is put on a stage of its own. */
+  private stage(element: XmlElement): ContentNode[] {
+    const objects = elementsOf(element, 'qti-position-object-interaction');
+    if (objects.length > 1)
+      this.settings.report.warn(
+        'stage-repeated',
+        element.line,
+        'several objects share a stage; each is shown on a stage of its own',
+      );
+    return objects.flatMap((one) => this.interaction(one, element));
+  }
+
+  private interaction(element: XmlElement, parent?: XmlElement): ContentNode[] {
     const { report, shapes } = this.settings;
     const custom = element.attributes['custom-interaction-type-identifier'];
     const definition = interactionForElement(custom ?? element.name);
@@ -158,11 +224,13 @@ export class ContentReader {
     const context: ReadContext = {
       report,
       shape,
+      parent,
       content: (child) => this.children(child),
       asset: (href) => this.settings.asset(href, element.line) ?? '',
     };
+    const prompt = childOf(element, 'qti-prompt');
     const interaction: InteractionModel = {
-      prompt: [],
+      prompt: prompt ? this.children(prompt) : [],
       ...definition.read(element, context),
       type: definition.type,
       inline: definition.inline,

@@ -8,7 +8,7 @@ import type {
   TemplateDeclaration,
 } from '../item/declarations';
 import { parseScalar, single, type BaseType, type Cardinality, type Value } from '../item/value';
-import { isShape, parseCoords } from '../processing/areas';
+import { isShape, parseCoords } from '../geometry/areas';
 import type { Reporter } from './problem';
 import { isBaseType, isCardinality, readValues } from './readValue';
 import { booleanAttribute, childOf, elementsOf, numberAttribute, type XmlElement } from './xml';

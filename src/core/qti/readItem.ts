@@ -62,6 +62,13 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
   const reader = new ContentReader({
     report,
     shapes: new Map(responses.map((one) => [one.identifier, one])),
+    names: new Set([
+      ...names.responses,
+      ...names.outcomes,
+      ...names.templates,
+      'completionStatus',
+      'numAttempts',
+    ]),
     asset: (href, line) => context.asset(href, line),
   });
   const body = childOf(root, 'qti-item-body');
@@ -81,6 +88,13 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
       .filter(present),
     body: body ? reader.children(body) : [],
     rubrics: (body ? descendantsOf(body, 'qti-rubric-block') : []).map((block) => readRubric(block, reader)),
+    feedback: elementsOf(root, 'qti-modal-feedback').map((one) => ({
+      outcome: one.attributes['outcome-identifier'] ?? '',
+      identifier: one.attributes.identifier ?? '',
+      show: one.attributes['show-hide'] !== 'hide',
+      title: one.attributes.title ?? '',
+      content: reader.children(one),
+    })),
     templateProcessing: templateProcessing ? readRules(elementsOf(templateProcessing), names, report) : [],
     responseProcessing: readProcessing(root, names, report),
   };
@@ -105,14 +119,6 @@ function setAside(child: XmlElement, report: Reporter): void {
   if (name === 'qti-companion-materials-info')
     report.warn('companion-set-aside', line, 'companion materials are set aside');
   if (name === 'qti-catalog-info') report.warn('catalog-set-aside', line, 'catalog cards are set aside');
-  if (name === 'qti-template-processing') {
-    report.error(
-      'unsupported-element',
-      line,
-      'items with template processing (randomised values) are not supported yet',
-    );
-  }
-  if (name === 'qti-modal-feedback') report.warn('feedback-set-aside', line, 'modal feedback is not shown');
 }
 
 const TEMPLATE_NAMES = ['match_correct', 'map_response', 'map_response_point'] as const;

@@ -14,6 +14,7 @@ import { Refusal } from '../refusal';
 import { scoreAttempt } from '../results/results';
 import { assignedTest } from './assignments';
 import { attemptOf, say, timingOf, type AttemptRow } from './attempts';
+import { sessionsOf } from './itemSessions';
 import { acknowledged, appendEvent, eventsSince, newestEvent, putResponses, stateOf } from './eventLog';
 
 /**
@@ -52,7 +53,7 @@ export function attemptContent(db: Db, user: User, attemptId: string): AttemptCo
   const content = loadTest(db, attempt.test_id);
   if (!content) throw new Refusal('not-found', 404);
   return {
-    test: deliverTest(content.test, content.items, content.stimuli, attempt.seed),
+    test: deliverTest(content.test, content.items, content.stimuli, attempt.seed, sessionsOf(db, attemptId)),
     student: { displayName: user.displayName, needs: user.needs },
   };
 }
@@ -163,7 +164,7 @@ export function stopAttempt(db: Db, user: User, attemptId: string, device: strin
 
 function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: number): void {
   say(db, attempt.id, { type: 'handed-in', reason }, now);
-  scoreAttempt(db, attempt.id, attempt.test_id);
+  scoreAttempt(db, attempt);
 }
 
 /**

@@ -1,30 +1,34 @@
 import { itemRefsOf } from '@/core/item/test';
 import { scoreItem } from '@/core/processing/score';
-import { seededRandom } from '@/core/item/random';
 import { toJson, type JsonValue } from '@/core/item/value';
-import { deliverTest } from '@/core/item/deliver';
+import { deliverTest, itemSeed } from '@/core/item/deliver';
 import { questionOrder } from '@/core/item/delivered';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
+import { sessionsOf } from '../delivery/itemSessions';
 import { stateOf } from '../delivery/eventLog';
 import { loadTest } from '../library/library';
 import { Refusal } from '../refusal';
 import type { User } from '../accounts/users';
 
 /** Scores every question of an attempt from its events and keeps the results. */
-export function scoreAttempt(db: Db, attemptId: string, testId: number): void {
-  const content = loadTest(db, testId);
+export function scoreAttempt(db: Db, attempt: Pick<AttemptRow, 'id' | 'test_id' | 'seed'>): void {
+  const { id: attemptId, seed } = attempt;
+  const content = loadTest(db, attempt.test_id);
   if (!content) throw new Refusal('not-found', 404);
+  const sessions = sessionsOf(db, attemptId);
   const state = stateOf(db, attemptId);
   for (const ref of itemRefsOf(content.test)) {
     const item = content.items.get(ref.item);
     if (!item) continue;
-    const score = scoreItem(
-      item,
-      state.items[ref.identifier]?.responses ?? {},
-      seededRandom(`${attemptId}/${ref.identifier}`),
-    );
+    const session = sessions.get(ref.identifier);
+    const score = scoreItem(item, state.items[ref.identifier]?.responses ?? {}, {
+      seed: itemSeed(seed, ref.identifier),
+      tries: Math.max(1, session?.tries ?? 1),
+    });
+    // An adaptive item was scored try by try; what its last check gave stands.
+    if (item.adaptive && session) Object.assign(score.outcomes, session.outcomes);
     const outcomes = Object.fromEntries(
       Object.entries(score.outcomes).map(([name, value]) => [name, toJson(value)]),
     );

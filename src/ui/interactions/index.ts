@@ -1,13 +1,29 @@
+import { associateView } from './associate';
+import { cellGridView } from './cell-grid';
 import { choiceView } from './choice';
+import { coordinatePlaneView } from './coordinate-plane';
+import { drawingView } from './drawing';
+import { endAttemptView } from './end-attempt';
 import { equationView } from './equation';
 import { extendedTextView } from './extended-text';
 import { gapMatchView } from './gap-match';
+import { graphicAssociateView } from './graphic-associate';
+import { graphicGapMatchView } from './graphic-gap-match';
+import { graphicOrderView } from './graphic-order';
+import { hotspotView } from './hotspot';
 import { hottextView } from './hottext';
 import { inlineChoiceView } from './inline-choice';
 import { matchView } from './match';
+import { mediaView } from './media';
+import { numberLineView } from './number-line';
 import { orderView } from './order';
+import { partitionView } from './partition';
+import { positionObjectView } from './position-object';
+import { selectPointView } from './select-point';
 import { sliderView } from './slider';
+import { tallyPlotView } from './tally-plot';
 import { textEntryView } from './text-entry';
+import { uploadView } from './upload';
 import type { InteractionView } from './types';
 
 /** How every interaction looks and is operated. A new one is its folder and a line here (and the same in src/core). */
@@ -20,11 +36,33 @@ const VIEWS: readonly InteractionView[] = [
   extendedTextView,
   hottextView,
   orderView,
+  associateView,
   sliderView,
+  hotspotView,
+  selectPointView,
+  graphicOrderView,
+  graphicAssociateView,
+  graphicGapMatchView,
+  positionObjectView,
+  drawingView,
+  uploadView,
+  mediaView,
+  endAttemptView,
   equationView,
+  numberLineView,
+  coordinatePlaneView,
+  partitionView,
+  tallyPlotView,
+  cellGridView,
 ];
 
-/** The component for each type; a test keeps this and the core's list equal. */
-export const VIEW_OF: Readonly<Partial<Record<string, InteractionView['View']>>> = Object.fromEntries(
-  VIEWS.map((one) => [one.type, one.View]),
+const byType: Readonly<Partial<Record<string, InteractionView>>> = Object.fromEntries(
+  VIEWS.map((one) => [one.type, one]),
 );
+
+/** The component for a type; a test keeps this and the core's list equal. */
+export const viewOf = (type: string): InteractionView['View'] | undefined => byType[type]?.View;
+
+/** Fetches the components of these types. */
+export const preloadViews = (types: Iterable<string>): Promise<unknown> =>
+  Promise.all([...new Set(types)].map((type) => byType[type]?.load()));

@@ -1,4 +1,4 @@
-import type { ComponentType } from 'react';
+import { createElement, lazy, Suspense, type ComponentType } from 'react';
 import type { InteractionModel, ResponseShape } from '@/core/interactions/types';
 import type { RawResponse } from '@/core/item/response';
 import type { ContentSlots } from '../content/ContentView';
@@ -10,6 +10,8 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
   readonly shape: ResponseShape;
   /** Gives an answer. `typing` steps are put together for undo. */
   readonly onAnswer: (response: RawResponse, how?: 'edit' | 'typing') => void;
+  /** Shown to be looked at, not to be answered: after handing in, in "How to answer", when a question is closed. */
+  readonly readOnly: boolean;
   /** The question, for tools that mark choices. */
   readonly itemRef: string;
   /** Which of the question's answer places this is, from 1, and how many there are: for labels. */
@@ -17,16 +19,40 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
   readonly slots: ContentSlots;
   /** Says something to a screen reader. */
   readonly announce: (words: string) => void;
+  /** Ends this try at the question and has it checked; absent where nothing is checked on the way. */
+  readonly endTry?: () => void;
 }
 
+type AnyView = ComponentType<InteractionProps>;
 export interface InteractionView {
   readonly type: string;
-  readonly View: ComponentType<InteractionProps>;
+  readonly View: AnyView;
+  /** Fetches the component's code; done at the start of a test for every kind it has, so that no question waits for it. */
+  readonly load: () => Promise<unknown>;
 }
 
+/** An interaction whose component is always there: the most common ones. */
 export function defineView<Model extends InteractionModel>(
   type: string,
   View: ComponentType<InteractionProps<Model>>,
 ): InteractionView {
-  return { type, View: View as unknown as ComponentType<InteractionProps> };
+  return { type, View: View as unknown as AnyView, load: () => Promise.resolve() };
+}
+
+/** An interaction whose component comes when a test has it. Once it is here it is drawn at once, without a fallback. */
+export function defineLazyView<Model extends InteractionModel>(
+  type: string,
+  fetchView: () => Promise<ComponentType<InteractionProps<Model>>>,
+): InteractionView {
+  let here: AnyView | null = null;
+  const load = async () => {
+    here = (await fetchView()) as unknown as AnyView;
+    return { default: here };
+  };
+  const Later = lazy(load);
+  const View: AnyView = (props) =>
+    here
+      ? createElement(here, props)
+      : createElement(Suspense, { fallback: null }, createElement(Later, props));
+  return { type, View, load };
 }

@@ -6,6 +6,7 @@ import { interactionsOf } from '@/core/item/content';
 import type { DeliveredTest } from '@/core/item/delivered';
 import { isOver } from '@/core/attempt/timing';
 import { isSchemeId } from '@/core/view/schemes';
+import { preloadViews } from '../interactions';
 import { usePageLook } from '../kit/usePageLook';
 import { Words } from '../kit/Words';
 import { Cover, MovedCover } from './Covers';
@@ -175,11 +176,16 @@ function usePreload(test: DeliveredTest): boolean {
   const [ready, setReady] = useState(false);
   useEffect(() => {
     const bodies = [...Object.values(test.items), ...Object.values(test.stimuli)].map(({ body }) => body);
-    const editor = bodies.some((body) => interactionsOf(body).some((one) => one.type === 'equation'));
+    const types = new Set(bodies.flatMap((body) => interactionsOf(body).map((one) => one.type)));
+    const editor = types.has('equation');
     const maths = JSON.stringify(bodies).includes('"namespace":"math"');
     const families = [/Atkinson/, ...(maths ? [/Noto Sans Math/] : []), ...(editor ? [/KaTeX/] : [])];
     const load = async () => {
-      await Promise.all([preloadDialogs(), editor ? import('../interactions/equation/MathEditor') : null]);
+      await Promise.all([
+        preloadDialogs(),
+        preloadViews(types),
+        editor ? import('../interactions/equation/MathEditor') : null,
+      ]);
       const faces = [...document.fonts].filter((face) => families.some((family) => family.test(face.family)));
       await Promise.all(faces.map((face) => face.load()));
     };

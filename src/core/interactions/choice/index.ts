@@ -1,12 +1,12 @@
 import type { Content } from '../../item/content';
 import { responseTexts, type RawResponse } from '../../item/response';
-import { booleanAttribute, childOf, elementsOf } from '../../qti/xml';
+import { booleanAttribute, elementsOf } from '../../qti/xml';
 import { countProgress, readCounts, type Counts } from '../counts';
+import { readOffer, type Offer } from '../offer';
+import type { Selection } from '../selecting';
 import { defineInteraction, type InteractionModel } from '../types';
 
-export interface Choice {
-  readonly identifier: string;
-  readonly fixed: boolean;
+export interface Choice extends Offer {
   readonly content: Content;
 }
 export interface ChoiceModel extends InteractionModel {
@@ -17,11 +17,6 @@ export interface ChoiceModel extends InteractionModel {
   readonly orientation: 'vertical' | 'horizontal';
 }
 
-/** What a press on a choice does: the new response, or why nothing changed. */
-export type ChoiceMove =
-  | { readonly kind: 'changed'; readonly response: RawResponse }
-  | { readonly kind: 'full'; readonly maximum: number };
-
 /**
  * Presses a choice. One of several: it becomes the answer. Several: on or off; one over the maximum changes nothing
  * and says so (items.md: neither taken silently nor drops another).
@@ -31,7 +26,7 @@ export function pressChoice(
   response: RawResponse,
   identifier: string,
   multiple: boolean,
-): ChoiceMove {
+): Selection {
   if (!multiple) return { kind: 'changed', response: identifier };
   const chosen = responseTexts(response);
   if (chosen.includes(identifier)) {
@@ -57,19 +52,16 @@ export const choice = defineInteraction<ChoiceModel>({
   ],
   read(element, context) {
     const choices = elementsOf(element, 'qti-simple-choice').map((child) => ({
-      identifier: child.attributes.identifier ?? '',
-      fixed: booleanAttribute(child, 'fixed', false),
+      ...readOffer(child, context),
       content: context.content(child),
     }));
     if (choices.length === 0)
       context.report.error('no-choices', element.line, 'a choice interaction has no choices');
-    const prompt = childOf(element, 'qti-prompt');
     return {
       choices,
       counts: readCounts(element, 'choices', context.shape?.cardinality === 'multiple' ? 0 : 1),
       shuffle: booleanAttribute(element, 'shuffle', false),
       orientation: element.attributes.orientation === 'horizontal' ? 'horizontal' : 'vertical',
-      prompt: prompt ? context.content(prompt) : [],
     };
   },
   progress(model, response) {

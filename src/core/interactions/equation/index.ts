@@ -1,6 +1,6 @@
 import { responseTexts } from '../../item/response';
 import { readMath } from '../../math';
-import { childOf } from '../../qti/xml';
+import { workLines } from './work';
 import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
 
 export const KEYPADS = ['numbers', 'fractions', 'algebra', 'geometry', 'all'] as const;
@@ -14,6 +14,9 @@ export interface EquationModel extends InteractionModel {
   readonly suffix: string;
 }
 
+/** A box of the structured editor that nothing was written into. */
+const UNFINISHED = /\\placeholder|\{\s*\}/;
+
 const pick = <T extends string>(value: string | undefined, allowed: readonly T[], fallback: T): T =>
   allowed.find((one) => one === value) ?? fallback;
 
@@ -25,27 +28,25 @@ export const equation = defineInteraction<EquationModel>({
   binds: [{ cardinality: 'single', baseTypes: ['string'] }],
   read(element, context) {
     const { attributes } = element;
-    const prompt = childOf(element, 'qti-prompt');
     const mode = pick(attributes['data-mode'], EQUATION_MODES, 'expression');
-    if (mode === 'work') {
-      context.report.error(
-        'unsupported-interaction',
-        element.line,
-        'an equation interaction with data-mode="work" (several lines) is not supported yet',
-      );
-    }
     return {
       keypad: pick(attributes['data-keypad'], KEYPADS, 'all'),
       mode,
       prefix: attributes['data-prefix'] ?? '',
       suffix: attributes['data-suffix'] ?? '',
-      prompt: prompt ? context.content(prompt) : [],
     };
   },
   progress(model, response) {
     const latex = responseTexts(response)[0]?.trim() ?? '';
     if (latex === '') return empty('mathEmpty');
-    if (/\\placeholder|\{\s*\}/.test(latex)) return partial('mathBoxes');
+    if (model.mode === 'work') {
+      const lines = workLines(latex).filter((line) => line.text.trim() !== '');
+      if (lines.length === 0) return empty('mathEmpty');
+      return lines.some((line) => line.kind === 'maths' && UNFINISHED.test(line.text))
+        ? partial('mathBoxes')
+        : complete;
+    }
+    if (UNFINISHED.test(latex)) return partial('mathBoxes');
     const read = readMath(latex);
     if (!read.ok) return partial('mathUnreadable');
     const relation = read.node.t === 'rel';

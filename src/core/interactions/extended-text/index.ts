@@ -1,5 +1,5 @@
 import { responseTexts } from '../../item/response';
-import { childOf, numberAttribute } from '../../qti/xml';
+import { numberAttribute } from '../../qti/xml';
 import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
 
 export interface ExtendedTextModel extends InteractionModel {
@@ -31,7 +31,6 @@ export const extendedText = defineInteraction<ExtendedTextModel>({
   read(element, context) {
     const classes = element.attributes.class ?? '';
     const height = /qti-height-lines-(\d+)/.exec(classes)?.[1];
-    const prompt = childOf(element, 'qti-prompt');
     const expected = element.attributes['expected-length'];
     if (element.attributes.format === 'xhtml') {
       context.report.warn('plain-text-only', element.line, 'formatted text is taken as plain text');
@@ -46,7 +45,6 @@ export const extendedText = defineInteraction<ExtendedTextModel>({
         : classes.includes('qti-counter-down')
           ? 'down'
           : null,
-      prompt: prompt ? context.content(prompt) : [],
     };
   },
   progress(model, response) {

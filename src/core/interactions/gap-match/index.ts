@@ -1,11 +1,10 @@
 import { walkContent, type Content } from '../../item/content';
-import { responseTexts, type RawResponse } from '../../item/response';
-import { booleanAttribute, childOf, elementsOf, numberAttribute } from '../../qti/xml';
+import { childOf, elementsOf, booleanAttribute, numberAttribute } from '../../qti/xml';
+import { readOffer, type Offer } from '../offer';
+import { placeable, piecesIn, placementOf, type Board } from '../placing';
 import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
 
-export interface GapChoice {
-  readonly identifier: string;
-  readonly fixed: boolean;
+export interface GapChoice extends Offer {
   readonly content: Content;
   /** How many copies may be used; 0 = any number. */
   readonly matchMax: number;
@@ -16,78 +15,19 @@ export interface GapMatchModel extends InteractionModel {
   /** The text with its gaps as places. */
   readonly content: Content;
   readonly gaps: readonly string[];
+  /** How many gaps must be filled when the package says so; 0 = every gap. */
+  readonly minimum: number;
+  /** How many may be filled in all; 0 = any number. */
+  readonly maximum: number;
   readonly shuffle: boolean;
 }
 
-/** Which choice lies in which gap. */
-export type Filling = Readonly<Record<string, string>>;
-
-/** The filling a response says: pairs of choice and gap; the last one in a gap counts. */
-export function fillingOf(response: RawResponse): Filling {
-  return Object.fromEntries(
-    responseTexts(response).flatMap((pair) => {
-      const [choice, gap] = pair.split(' ');
-      return choice && gap ? [[gap, choice]] : [];
-    }),
-  );
-}
-
-/** The response for a filling, gaps in reading order; `null` when all are empty. */
-export function responseOf(model: GapMatchModel, filling: Filling): RawResponse {
-  const pairs = model.gaps.flatMap((gap) => (filling[gap] ? [`${filling[gap]} ${gap}`] : []));
-  return pairs.length > 0 ? pairs : null;
-}
-
-/** Copies of a choice still in the list; `Infinity` when it may be used any number of times. */
-export function copiesLeft(choice: GapChoice, filling: Filling): number {
-  const used = Object.values(filling).filter((identifier) => identifier === choice.identifier).length;
-  return choice.matchMax === 0 ? Infinity : Math.max(0, choice.matchMax - used);
-}
-
-/** What a move did, for the announcement. */
-export interface GapMove {
-  readonly filling: Filling;
-  /** What lay in the target before, if anything. */
-  readonly displaced: string | null;
-  /** Where the displaced choice went: the gap it swapped into, or `list`. */
-  readonly displacedTo: string | null;
-}
-
-/**
- * Puts a choice into a gap, from the list or from another gap. A filled gap swaps: what lay there goes to the gap the
- * new one came from, or back to the list. Returns null when no copy is left.
- */
-export function placeInGap(
-  model: GapMatchModel,
-  filling: Filling,
-  choice: string,
-  target: string,
-  from: string | null,
-): GapMove | null {
-  const known = model.choices.find((one) => one.identifier === choice);
-  if (!known || !model.gaps.includes(target)) return null;
-  if (from === target) return { filling, displaced: null, displacedTo: null };
-  if (from === null && copiesLeft(known, filling) === 0) return null;
-  const displaced = filling[target] ?? null;
-  const next: Record<string, string> = { ...filling, [target]: choice };
-  if (from !== null) {
-    if (displaced === null) delete next[from];
-    else next[from] = displaced;
-  }
-  return { filling: next, displaced, displacedTo: displaced === null ? null : (from ?? 'list') };
-}
-
-/** Takes the choice out of a gap, back to the list. */
-export function emptyGap(filling: Filling, gap: string): Filling {
-  const { [gap]: _out, ...rest } = filling;
-  return rest;
-}
-
-/** How many gaps can be filled at all with the copies there are. */
-function fillable(model: GapMatchModel): number {
-  const copies = model.choices.reduce((sum, one) => sum + (one.matchMax === 0 ? Infinity : one.matchMax), 0);
-  return Math.min(model.gaps.length, copies);
-}
+/** The gaps as places for one piece each. */
+export const gapBoard = (model: GapMatchModel): Board => ({
+  pieces: model.choices,
+  places: model.gaps.map((identifier) => ({ identifier, capacity: 1 })),
+  maximum: model.maximum,
+});
 
 /** `qti-gap-match-interaction`: words or pictures into the gaps of a text (QTI 3.0, "gap match interaction"). */
 export const gapMatch = defineInteraction<GapMatchModel>({
@@ -113,23 +53,26 @@ export const gapMatch = defineInteraction<GapMatchModel>({
       if (node.kind === 'place' && node.role === 'gap') gaps.push(node.identifier);
     if (gaps.length === 0)
       context.report.error('no-gaps', element.line, 'a gap match interaction has no gaps');
+    if (choiceElements.length === 0)
+      context.report.error('no-choices', element.line, 'a gap match interaction has nothing to place');
     return {
       choices: choiceElements.map((child) => ({
-        identifier: child.attributes.identifier ?? '',
-        fixed: booleanAttribute(child, 'fixed', false),
+        ...readOffer(child, context),
         content: context.content(child),
         matchMax: numberAttribute(child, 'match-max', 1),
       })),
       content,
       gaps,
+      minimum: numberAttribute(element, 'min-associations', 0),
+      maximum: numberAttribute(element, 'max-associations', 0),
       shuffle: booleanAttribute(element, 'shuffle', false),
-      prompt: prompt ? context.content(prompt) : [],
     };
   },
   progress(model, response) {
-    const filling = fillingOf(response);
-    const filled = model.gaps.filter((gap) => filling[gap] !== undefined).length;
-    const wanted = fillable(model);
+    const placement = placementOf(response);
+    const filled = model.gaps.filter((gap) => piecesIn(placement, gap).length > 0).length;
+    const most = placeable(gapBoard(model));
+    const wanted = model.minimum > 0 ? Math.min(model.minimum, most) : most;
     if (filled === 0) return empty('boxEmpty', { count: wanted });
     return filled < wanted ? partial('boxEmpty', { count: wanted - filled }) : complete;
   },

@@ -1,5 +1,5 @@
 import { walkContent, type Content } from '../../item/content';
-import { responseTexts, type RawResponse } from '../../item/response';
+import { responseTexts } from '../../item/response';
 import { childOf } from '../../qti/xml';
 import { countProgress, readCounts, type Counts } from '../counts';
 import { defineInteraction, type InteractionModel } from '../types';
@@ -10,31 +10,6 @@ export interface HottextModel extends InteractionModel {
   readonly content: Content;
   readonly hottexts: readonly string[];
   readonly counts: Counts;
-}
-
-/** What a press on a word does: the new response, or why nothing changed. */
-export type HottextMove =
-  | { readonly kind: 'changed'; readonly response: RawResponse }
-  | { readonly kind: 'full'; readonly maximum: number };
-
-/** Presses a word. Where only one may be chosen the mark moves; else one over the maximum changes nothing and says so. */
-export function pressHottext(
-  model: HottextModel,
-  response: RawResponse,
-  identifier: string,
-  multiple: boolean,
-): HottextMove {
-  const chosen = responseTexts(response);
-  if (chosen.includes(identifier)) {
-    const rest = chosen.filter((other) => other !== identifier);
-    return { kind: 'changed', response: rest.length > 0 ? rest : null };
-  }
-  if (!multiple) return { kind: 'changed', response: identifier };
-  const { maximum } = model.counts;
-  if (maximum === 1) return { kind: 'changed', response: [identifier] };
-  if (maximum > 0 && chosen.length >= maximum) return { kind: 'full', maximum };
-  const next = new Set([...chosen, identifier]);
-  return { kind: 'changed', response: model.hottexts.filter((one) => next.has(one)) };
 }
 
 /** `qti-hottext-interaction`: words of a text to press (QTI 3.0, "hottext interaction"). */
@@ -57,12 +32,7 @@ export const hottext = defineInteraction<HottextModel>({
       if (node.kind === 'place' && node.role === 'hottext') hottexts.push(node.identifier);
     if (hottexts.length === 0)
       context.report.error('no-choices', element.line, 'a hottext interaction has no qti-hottext');
-    return {
-      content,
-      hottexts,
-      counts: readCounts(element, 'choices', 1),
-      prompt: prompt ? context.content(prompt) : [],
-    };
+    return { content, hottexts, counts: readCounts(element, 'choices', 1) };
   },
   progress(model, response) {
     return countProgress(

@@ -1,15 +1,12 @@
 import type { Content } from '../../item/content';
 import { responseTexts } from '../../item/response';
 import { booleanAttribute, elementsOf } from '../../qti/xml';
+import { readOffer, type Offer } from '../offer';
 import { complete, defineInteraction, empty, type InteractionModel } from '../types';
 
 export interface InlineChoiceModel extends InteractionModel {
   readonly type: 'inline-choice';
-  readonly choices: readonly {
-    readonly identifier: string;
-    readonly fixed: boolean;
-    readonly content: Content;
-  }[];
+  readonly choices: readonly (Offer & { readonly content: Content })[];
   readonly shuffle: boolean;
 }
 
@@ -22,8 +19,7 @@ export const inlineChoice = defineInteraction<InlineChoiceModel>({
   binds: [{ cardinality: 'single', baseTypes: ['identifier'] }],
   read(element, context) {
     const choices = elementsOf(element, 'qti-inline-choice').map((child) => ({
-      identifier: child.attributes.identifier ?? '',
-      fixed: booleanAttribute(child, 'fixed', false),
+      ...readOffer(child, context),
       content: context.content(child),
     }));
     if (choices.length === 0) context.report.error('no-choices', element.line, 'a menu has no choices');

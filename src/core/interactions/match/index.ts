@@ -1,11 +1,11 @@
 import type { Content } from '../../item/content';
 import { responseTexts, type RawResponse } from '../../item/response';
-import { booleanAttribute, childOf, elementsOf, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
+import { readOffer, type Offer } from '../offer';
+import type { Board } from '../placing';
 import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
 
-export interface MatchChoice {
-  readonly identifier: string;
-  readonly fixed: boolean;
+export interface MatchChoice extends Offer {
   readonly content: Content;
   /** How many partners it may have; 0 = any number. */
   readonly matchMax: number;
@@ -15,6 +15,8 @@ export interface MatchModel extends InteractionModel {
   readonly type: 'match';
   readonly rows: readonly MatchChoice[];
   readonly columns: readonly MatchChoice[];
+  /** How many pairs must be made when the package says so; 0 = every row one. */
+  readonly minAssociations: number;
   /** 0 = any number in all. */
   readonly maxAssociations: number;
   readonly shuffle: boolean;
@@ -65,6 +67,16 @@ export function pressCell(
   return ordered([...kept, pair]);
 }
 
+/** Shown as a grid (`qti-match-tabular`) or as two lists. */
+export const isTabular = (model: MatchModel): boolean => model.classes.includes('qti-match-tabular');
+
+/** As two lists, what is to be matched is put to its partners. */
+export const matchBoard = (model: MatchModel): Board => ({
+  pieces: model.rows,
+  places: model.columns.map(({ identifier, matchMax }) => ({ identifier, capacity: matchMax })),
+  maximum: model.maxAssociations,
+});
+
 /** Takes every mark of a row away. */
 export function clearRow(response: RawResponse, rowId: string): RawResponse {
   const rest = responseTexts(response).filter((pair) => !pair.startsWith(`${rowId} `));
@@ -77,12 +89,14 @@ export const match = defineInteraction<MatchModel>({
   element: 'qti-match-interaction',
   inline: false,
   shuffles: ['rows', 'columns'],
-  binds: [{ cardinality: 'multiple', baseTypes: ['directedPair'] }],
+  binds: [
+    { cardinality: 'multiple', baseTypes: ['directedPair'] },
+    { cardinality: 'single', baseTypes: ['directedPair'] },
+  ],
   read(element, context) {
     const sets = elementsOf(element, 'qti-simple-match-set').map((set) =>
       elementsOf(set, 'qti-simple-associable-choice').map((child) => ({
-        identifier: child.attributes.identifier ?? '',
-        fixed: booleanAttribute(child, 'fixed', false),
+        ...readOffer(child, context),
         content: context.content(child),
         matchMax: numberAttribute(child, 'match-max', 1),
         matchMin: numberAttribute(child, 'match-min', 0),
@@ -96,13 +110,13 @@ export const match = defineInteraction<MatchModel>({
         'a match interaction needs two sets with choices in them',
       );
     }
-    const prompt = childOf(element, 'qti-prompt');
     return {
       rows,
       columns,
-      maxAssociations: numberAttribute(element, 'max-associations', 1),
+      // The standard's default of one pair would make a grid whose rows all want a mark unanswerable: unwritten is no limit.
+      minAssociations: numberAttribute(element, 'min-associations', 0),
+      maxAssociations: numberAttribute(element, 'max-associations', 0),
       shuffle: booleanAttribute(element, 'shuffle', false),
-      prompt: prompt ? context.content(prompt) : [],
     };
   },
   progress(model, response) {
@@ -114,6 +128,10 @@ export const match = defineInteraction<MatchModel>({
     );
     const limit = model.maxAssociations === 0 ? Infinity : model.maxAssociations;
     const wanted = Math.min(model.rows.length, capacity, limit);
+    if (model.minAssociations > 0) {
+      const left = Math.min(model.minAssociations, capacity, limit) - pairs.length;
+      return left > 0 ? partial('rowsEmpty', { count: left }) : complete;
+    }
     const done = model.rows.filter(
       (row) => pairs.filter((p) => p.startsWith(`${row.identifier} `)).length >= Math.max(1, row.matchMin),
     ).length;

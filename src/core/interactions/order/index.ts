@@ -1,11 +1,12 @@
 import type { Content } from '../../item/content';
-import { responseTexts, type RawResponse } from '../../item/response';
-import { booleanAttribute, childOf, elementsOf } from '../../qti/xml';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import type { RawResponse } from '../../item/response';
+import { booleanAttribute, elementsOf } from '../../qti/xml';
+import type { Counts } from '../counts';
+import { readOffer, type Offer } from '../offer';
+import { readSequenceCounts, sequenceOf, sequenceProgress } from '../sequence';
+import { defineInteraction, type InteractionModel } from '../types';
 
-export interface OrderChoice {
-  readonly identifier: string;
-  readonly fixed: boolean;
+export interface OrderChoice extends Offer {
   readonly content: Content;
 }
 export interface OrderModel extends InteractionModel {
@@ -13,22 +14,20 @@ export interface OrderModel extends InteractionModel {
   readonly choices: readonly OrderChoice[];
   readonly shuffle: boolean;
   readonly horizontal: boolean;
+  readonly counts: Counts;
 }
+
+export const identifiersOf = (model: OrderModel): string[] => model.choices.map((one) => one.identifier);
+
+/** Whether only some of the choices go into the order, so that they have to be picked first. */
+export const ordersSome = (model: OrderModel): boolean =>
+  model.counts.minimum < model.choices.length || model.counts.maximum < model.choices.length;
 
 /** The order on the screen: the answer where there is one, else as delivered. Choices an answer lacks come last. */
 export function shownOrder(model: OrderModel, response: RawResponse): string[] {
-  const all = model.choices.map((choice) => choice.identifier);
-  const set = responseTexts(response).filter(
-    (identifier, i, list) => all.includes(identifier) && list.indexOf(identifier) === i,
-  );
+  const all = identifiersOf(model);
+  const set = sequenceOf(all, response);
   return [...set, ...all.filter((identifier) => !set.includes(identifier))];
-}
-
-/** Moves one to a place (from 0); the others close up. */
-export function moveTo(order: readonly string[], identifier: string, place: number): string[] {
-  const rest = order.filter((other) => other !== identifier);
-  const at = Math.max(0, Math.min(rest.length, place));
-  return [...rest.slice(0, at), identifier, ...rest.slice(at)];
 }
 
 /** `qti-order-interaction`: a list to be put in order; counts once the student has set it (QTI 3.0, "order interaction"). */
@@ -40,33 +39,19 @@ export const order = defineInteraction<OrderModel>({
   binds: [{ cardinality: 'ordered', baseTypes: ['identifier'] }],
   read(element, context) {
     const choices = elementsOf(element, 'qti-simple-choice').map((child) => ({
-      identifier: child.attributes.identifier ?? '',
-      fixed: booleanAttribute(child, 'fixed', false),
+      ...readOffer(child, context),
       content: context.content(child),
     }));
     if (choices.length === 0)
       context.report.error('no-choices', element.line, 'an order interaction has no choices');
-    const some =
-      Number(element.attributes['max-choices'] ?? choices.length) < choices.length ||
-      element.attributes['min-choices'] !== undefined;
-    if (some)
-      context.report.error(
-        'unsupported-interaction',
-        element.line,
-        'ordering only some of the choices is not supported yet',
-      );
-    const prompt = childOf(element, 'qti-prompt');
     return {
       choices,
       shuffle: booleanAttribute(element, 'shuffle', false),
       horizontal: element.attributes.orientation === 'horizontal',
-      prompt: prompt ? context.content(prompt) : [],
+      counts: readSequenceCounts(element, choices.length),
     };
   },
   progress(model, response) {
-    const known = new Set(model.choices.map((one) => one.identifier));
-    const placed = new Set(responseTexts(response).filter((identifier) => known.has(identifier))).size;
-    if (placed === 0) return empty('notSet');
-    return placed < known.size ? partial('notSet') : complete;
+    return sequenceProgress(sequenceOf(identifiersOf(model), response).length, model.counts);
   },
 });

@@ -1,5 +1,5 @@
 import { responseTexts } from '../../item/response';
-import { booleanAttribute, childOf, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, numberAttribute } from '../../qti/xml';
 import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
 
 export interface SliderModel extends InteractionModel {
@@ -33,14 +33,12 @@ export const slider = defineInteraction<SliderModel>({
         element.line,
         'a slider needs a lower-bound below its upper-bound',
       );
-    const prompt = childOf(element, 'qti-prompt');
     return {
       lower,
       upper,
       step: step > 0 ? step : integer ? 1 : (upper - lower) / 100,
       vertical: element.attributes.orientation === 'vertical',
       reverse: booleanAttribute(element, 'reverse', false),
-      prompt: prompt ? context.content(prompt) : [],
     };
   },
   progress(model, response) {

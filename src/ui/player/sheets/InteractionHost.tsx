@@ -6,7 +6,7 @@ import type { InteractionModel } from '@/core/interactions/types';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
-import { VIEW_OF } from '../../interactions';
+import { viewOf } from '../../interactions';
 import { useAttempt, usePlayer } from '../PlayerContext';
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
@@ -23,8 +23,9 @@ function InteractionHost({
   const { dispatch, announce } = usePlayer();
   const { responseIdentifier } = model;
   const response = useAttempt((state) => state.items[item.ref]?.responses[responseIdentifier] ?? null);
+  const closed = useAttempt((state) => state.items[item.ref]?.closed ?? false);
   const shape = item.responses.find((one) => one.identifier === responseIdentifier);
-  const View = VIEW_OF[model.type];
+  const View = viewOf(model.type);
   const all = useMemo(
     () => interactionsOf(item.body).filter((one) => one.type === model.type),
     [item.body, model.type],
@@ -43,6 +44,7 @@ function InteractionHost({
       position={position}
       slots={slots}
       announce={announce}
+      readOnly={closed}
       onAnswer={(next, how = 'edit') =>
         dispatch({ type: 'answered', item: item.ref, responses: { [responseIdentifier]: next }, how })
       }

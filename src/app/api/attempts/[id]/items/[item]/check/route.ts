@@ -1,0 +1,13 @@
+import { z } from 'zod';
+import { answer, body, student } from '@/app/http';
+import { database } from '@/server/db/open';
+import { checkItem } from '@/server/delivery/itemSessions';
+import { device } from '../../../../device';
+
+export function POST(request: Request, { params }: { params: Promise<{ id: string; item: string }> }) {
+  return answer(async () => {
+    const input = await body(request, z.object({ device }));
+    const { id, item } = await params;
+    return checkItem(database(), await student(), id, decodeURIComponent(item), input.device, Date.now());
+  }, true);
+}

@@ -1,0 +1,104 @@
+import { readPoint, readPoints } from '../../geometry/graphs';
+import * as q from '../../math/rational';
+
+/** The tools of the plane, in the words of `data-tools`. */
+export const PLANE_TOOLS = ['point', 'segment', 'line', 'ray', 'polygon', 'halfplane'] as const;
+export type PlaneTool = (typeof PLANE_TOOLS)[number];
+
+export interface PlanePoint {
+  readonly x: number;
+  readonly y: number;
+}
+/** One thing drawn, with its handles. Written and read back without loss (items.md, `coordinate-plane`). */
+export interface Figure {
+  readonly tool: PlaneTool;
+  readonly points: readonly PlanePoint[];
+  /** Half-planes only: a point of the shaded side, and whether the boundary belongs to it. */
+  readonly inside?: PlanePoint;
+  readonly closed?: boolean;
+}
+
+/** Handles a figure has; polygons take three or more. */
+export const HANDLES: Readonly<Record<PlaneTool, number>> = {
+  point: 1,
+  segment: 2,
+  line: 2,
+  ray: 2,
+  polygon: 3,
+  halfplane: 2,
+};
+
+const clean = (value: number): string => {
+  const text = String(Number(value.toPrecision(12)));
+  return text === '-0' ? '0' : text;
+};
+const pointText = ({ x, y }: PlanePoint): string => `${clean(x)} ${clean(y)}`;
+
+/** The text of a figure: `SEGMENT(0 0,3 4)`, `HALFPLANE(0 1,2 5;0 0;open)`. */
+export function figureText({ tool, points, inside, closed }: Figure): string {
+  const list = points.map(pointText).join(',');
+  const side = tool === 'halfplane' && inside ? `;${pointText(inside)};${closed ? 'closed' : 'open'}` : '';
+  return `${tool.toUpperCase()}(${list}${side})`;
+}
+
+/** The figure a text draws, every corner kept; null when it cannot be read. */
+export function readFigure(text: string): Figure | null {
+  const [, name, body] = /^\s*([A-Z]+)\s*\(([^()]*)\)\s*$/i.exec(text.slice(0, 5000)) ?? [];
+  const tool = PLANE_TOOLS.find((one) => one === name?.toLowerCase());
+  if (!tool || body === undefined) return null;
+  const [list = '', insideText, how] = body.split(';');
+  const exact = readPoints(list);
+  const wanted = HANDLES[tool];
+  if (!exact || (tool === 'polygon' ? exact.length < wanted : exact.length !== wanted)) return null;
+  const toNumbers = (point: { x: q.Rational; y: q.Rational }): PlanePoint => ({
+    x: q.toNumber(point.x),
+    y: q.toNumber(point.y),
+  });
+  const points = exact.map(toNumbers);
+  if (tool !== 'halfplane') return { tool, points };
+  const inside = insideText === undefined ? null : readPoint(insideText);
+  return inside && { tool, points, inside: toNumbers(inside), closed: how?.trim() === 'closed' };
+}
+
+const same = (a: PlanePoint, b: PlanePoint) => Math.abs(a.x - b.x) < 1e-9 && Math.abs(a.y - b.y) < 1e-9;
+export const samePlace = same;
+
+/** Which side of the line through a and b a point lies on: above 0 on one, below on the other, 0 on the line. */
+export const sideOfLine = (point: PlanePoint, a: PlanePoint, b: PlanePoint): number =>
+  (b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x);
+
+/** Whether the handles make a figure: two different points for a line, no corner twice for a polygon. */
+export function isFigure({ tool, points, inside }: Figure): boolean {
+  if (points.length < HANDLES[tool]) return false;
+  const distinct = points.every((point, i) => !points.slice(i + 1).some((other) => same(point, other)));
+  const [a, b] = points;
+  if (!distinct) return false;
+  if (tool !== 'halfplane') return true;
+  return a !== undefined && b !== undefined && inside !== undefined && sideOfLine(inside, a, b) !== 0;
+}
+
+/**
+ * Moves a handle. A half-plane keeps its shaded side as it was seen; where the moved boundary would run through the inside
+ * point, that point steps off it.
+ */
+export function moveHandle(figure: Figure, index: number, to: PlanePoint): Figure {
+  const points = figure.points.map((point, i) => (i === index ? to : point));
+  const [a, b] = figure.points;
+  const [c, d] = points;
+  if (figure.tool !== 'halfplane' || !a || !b || !c || !d || !figure.inside) return { ...figure, points };
+  const side = Math.sign(sideOfLine(figure.inside, a, b));
+  return { ...figure, points, inside: insideOf(c, d, side) };
+}
+
+/** A point on one side (`1` left of a→b, `-1` right) of the line, a little off its middle. */
+export function insideOf(a: PlanePoint, b: PlanePoint, side: number): PlanePoint {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  return { x: a.x - side * dy, y: a.y + side * dx };
+}
+
+/** Shades the other side. */
+export function otherSide(figure: Figure): Figure {
+  const [a, b] = figure.points;
+  if (!a || !b || !figure.inside) return figure;
+  return { ...figure, inside: insideOf(a, b, -Math.sign(sideOfLine(figure.inside, a, b))) };
+}

@@ -1,0 +1,142 @@
+import { responseTexts, type RawResponse } from '../../item/response';
+import * as q from '../../math/rational';
+import { countProgress, type Counts } from '../counts';
+import { exactOf, readQuantity, readWhole } from '../quantity';
+import { defineInteraction, partial, empty, type InteractionModel } from '../types';
+import {
+  figureText,
+  isFigure,
+  PLANE_TOOLS,
+  readFigure,
+  type Figure,
+  type PlanePoint,
+  type PlaneTool,
+} from './figures';
+
+export interface Axis {
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly label: string;
+}
+export interface CoordinatePlaneModel extends InteractionModel {
+  readonly type: 'coordinate-plane';
+  readonly x: Axis;
+  readonly y: Axis;
+  /** Distance handles snap to along each axis; 0 = free. */
+  readonly snap: { readonly x: number; readonly y: number };
+  readonly tools: readonly PlaneTool[];
+  readonly counts: Counts;
+}
+
+/** The figures of an answer, in the order they were drawn. */
+export const figuresOf = (response: RawResponse): Figure[] =>
+  responseTexts(response).flatMap((text) => readFigure(text) ?? []);
+
+export const figuresResponse = (figures: readonly Figure[]): RawResponse =>
+  figures.length > 0 ? figures.map(figureText) : null;
+
+const onGrid = (value: number, { min, max }: Axis, snap: number): number => {
+  const free = Math.max(min, Math.min(max, value));
+  const snapped = snap > 0 ? Math.round(free / snap) * snap : free;
+  return Number(Math.max(min, Math.min(max, snapped)).toPrecision(12));
+};
+
+/** A place of the plane a handle may take: on the grid, inside the axes. */
+export const snapPoint = (model: CoordinatePlaneModel, { x, y }: PlanePoint): PlanePoint => ({
+  x: onGrid(x, model.x, model.snap.x),
+  y: onGrid(y, model.y, model.snap.y),
+});
+
+export type DrawMove =
+  | { readonly kind: 'changed'; readonly response: RawResponse }
+  | { readonly kind: 'none' }
+  | { readonly kind: 'full'; readonly maximum: number };
+
+/** Adds a figure; one over the maximum changes nothing and says so, and where one is wanted the new one takes its place. */
+export function draw(model: CoordinatePlaneModel, response: RawResponse, figure: Figure): DrawMove {
+  if (!isFigure(figure)) return { kind: 'none' };
+  const figures = figuresOf(response);
+  const { maximum } = model.counts;
+  if (maximum === 1) return { kind: 'changed', response: figuresResponse([figure]) };
+  if (maximum > 0 && figures.length >= maximum) return { kind: 'full', maximum };
+  return { kind: 'changed', response: figuresResponse([...figures, figure]) };
+}
+
+/** Changes one figure (null takes it away); a change that leaves no figure (two handles in one place) is not made. */
+export function redraw(response: RawResponse, index: number, figure: Figure | null): DrawMove {
+  const figures = figuresOf(response);
+  if (figure === null)
+    return { kind: 'changed', response: figuresResponse(figures.filter((_, i) => i !== index)) };
+  if (!isFigure(figure)) return { kind: 'none' };
+  return {
+    kind: 'changed',
+    response: figuresResponse(figures.map((one, i) => (i === index ? figure : one))),
+  };
+}
+
+const MAX_LINES = 120;
+
+/** Our `coordinate-plane` (items.md, "Interactions of our own"). */
+export const coordinatePlane = defineInteraction<CoordinatePlaneModel>({
+  type: 'coordinate-plane',
+  element: 'urn:able-compass:coordinate-plane',
+  inline: false,
+  binds: [
+    { cardinality: 'multiple', baseTypes: ['string'] },
+    { cardinality: 'single', baseTypes: ['string'] },
+  ],
+  read(element, context) {
+    const number = (name: string, fallback: string): number => {
+      const value = exactOf(readQuantity(element, name, fallback, context));
+      return value ? q.toNumber(value) : Number(fallback);
+    };
+    const axis = (name: 'x' | 'y'): Axis => {
+      const one = {
+        min: number(`data-${name}-min`, '-10'),
+        max: number(`data-${name}-max`, '10'),
+        step: number(`data-${name}-step`, '1'),
+        label: element.attributes[`data-${name}-label`] ?? name,
+      };
+      if (!(one.max > one.min) || !(one.step > 0) || (one.max - one.min) / one.step > MAX_LINES)
+        context.report.error(
+          'property',
+          element.line,
+          `the ${name} axis needs a minimum below its maximum and a step that gives at most ${MAX_LINES} lines`,
+        );
+      return one;
+    };
+    const [x, y] = [axis('x'), axis('y')];
+    const snap = element.attributes['data-snap'] === undefined ? null : number('data-snap', '0');
+    const named = (element.attributes['data-tools'] ?? 'point')
+      .toLowerCase()
+      .split(/[\s,]+/)
+      .filter(Boolean);
+    const tools = PLANE_TOOLS.filter((one) => named.includes(one));
+    const unknown = named.find((one) => !PLANE_TOOLS.some((tool) => tool === one));
+    if (unknown !== undefined || tools.length === 0)
+      context.report.error(
+        'property',
+        element.line,
+        `data-tools: "${unknown ?? ''}" is not a tool of the plane`,
+      );
+    const single = context.shape?.cardinality === 'single';
+    const maximum = readWhole(element, 'data-max-objects', single ? 1 : 0, [0, 100], context);
+    return {
+      x,
+      y,
+      snap: snap === null ? { x: x.step, y: y.step } : { x: Math.max(0, snap), y: Math.max(0, snap) },
+      tools,
+      counts: { minimum: Math.max(1, maximum), maximum },
+    };
+  },
+  progress(model, response) {
+    const texts = responseTexts(response);
+    if (texts.length === 0) return empty('nothingDrawn');
+    const figures = figuresOf(response);
+    if (figures.length < texts.length) return partial('notReadable');
+    const { minimum } = model.counts;
+    if (figures.length < minimum) return partial('drawn', { wanted: minimum, drawn: figures.length });
+    return countProgress(figures.length, model.counts);
+  },
+});

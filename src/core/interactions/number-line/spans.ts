@@ -1,0 +1,55 @@
+import { readPieces, type Interval } from '../../geometry/intervals';
+import type { Rational } from '../../math/rational';
+import { responseTexts, type RawResponse } from '../../item/response';
+import { quantityText } from '../quantity';
+
+/** An end of a drawn interval; `at` null runs on without end. */
+export interface SpanEnd {
+  readonly at: Rational | null;
+  readonly closed: boolean;
+}
+/** A ray or interval being drawn. Kept in the order it was drawn in; what they mean together is their union. */
+export interface Span {
+  readonly from: SpanEnd;
+  readonly to: SpanEnd;
+}
+
+/** The spans an answer in interval notation draws, as written; none when it cannot be read. */
+export function spansOf(response: RawResponse): Span[] {
+  const [text] = responseTexts(response);
+  return text === undefined ? [] : ((readPieces(text) satisfies Interval[] | null) ?? []);
+}
+
+const endText = ({ at }: SpanEnd, side: 'from' | 'to'): string =>
+  at === null ? (side === 'from' ? '-inf' : 'inf') : quantityText(at);
+
+/** One span in interval notation, e.g. `(-inf,2]`. */
+export const spanText = ({ from, to }: Span): string =>
+  `${from.closed && from.at !== null ? '[' : '('}${endText(from, 'from')},${endText(to, 'to')}${to.closed && to.at !== null ? ']' : ')'}`;
+
+/** The answer for spans: interval notation, `(-inf,2)U[5,7]`. */
+export const spansResponse = (spans: readonly Span[]): RawResponse =>
+  spans.length > 0 ? spans.map(spanText).join('U') : null;
+
+/** Moves one end; the ends change places when one is moved past the other. */
+export function moveEnd(
+  span: Span,
+  side: 'from' | 'to',
+  at: Rational | null,
+  compare: (a: Rational, b: Rational) => number,
+): Span {
+  const moved: Span = { ...span, [side]: { at, closed: at !== null && span[side].closed } };
+  const { from, to } = moved;
+  if (from.at === null || to.at === null || compare(from.at, to.at) <= 0) return moved;
+  return { from: to, to: from };
+}
+
+/** Opens a closed end or closes an open one; an end that runs on stays open. */
+export const toggleEnd = (span: Span, side: 'from' | 'to'): Span => ({
+  ...span,
+  [side]: { at: span[side].at, closed: span[side].at !== null && !span[side].closed },
+});
+
+/** Whether the span holds anything: `(2,2)` and `[2,2)` hold nothing. */
+export const isEmptySpan = ({ from, to }: Span, compare: (a: Rational, b: Rational) => number): boolean =>
+  from.at !== null && to.at !== null && compare(from.at, to.at) === 0 && !(from.closed && to.closed);

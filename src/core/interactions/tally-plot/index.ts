@@ -1,0 +1,96 @@
+import { responseTexts, type RawResponse } from '../../item/response';
+import * as q from '../../math/rational';
+import { exactOf, readQuantity } from '../quantity';
+import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+
+export const TALLY_KINDS = ['marks', 'bars', 'counters'] as const;
+export interface TallyPlotModel extends InteractionModel {
+  readonly type: 'tally-plot';
+  readonly kind: (typeof TALLY_KINDS)[number];
+  readonly categories: readonly string[];
+  readonly max: number;
+  readonly step: number;
+  readonly axisLabel: string;
+}
+
+/** The value of each category; 0 where nothing is set. */
+export function valuesOf(model: TallyPlotModel, response: RawResponse): number[] {
+  const texts = responseTexts(response);
+  return model.categories.map((_, i) => {
+    const value = Number(texts[i] ?? 0);
+    return Number.isFinite(value) ? value : 0;
+  });
+}
+
+/** A value on the steps of the plot, between 0 and the maximum. */
+export function onStep(model: TallyPlotModel, value: number): number {
+  const bounded = Math.max(0, Math.min(model.max, value));
+  return Number((Math.round(bounded / model.step) * model.step).toPrecision(12));
+}
+
+/** Sets one category. All at 0 again is no answer. */
+export function setValue(
+  model: TallyPlotModel,
+  response: RawResponse,
+  index: number,
+  value: number,
+): RawResponse {
+  const values = valuesOf(model, response).map((was, i) => (i === index ? onStep(model, value) : was));
+  return values.some((one) => one !== 0) ? values.map(String) : null;
+}
+
+/** Moves one counter: from a box or the supply (null), to a box or out (null). */
+export function moveCounter(
+  model: TallyPlotModel,
+  response: RawResponse,
+  from: number | null,
+  to: number | null,
+): RawResponse {
+  const values = valuesOf(model, response);
+  if (from !== null && (values[from] ?? 0) < model.step) return response;
+  if (to !== null && (values[to] ?? 0) + model.step > model.max) return response;
+  const out = from === null ? response : setValue(model, response, from, (values[from] ?? 0) - model.step);
+  return to === null ? out : setValue(model, out, to, (valuesOf(model, out)[to] ?? 0) + model.step);
+}
+
+/** Our `tally-plot`: marks over a line plot, bars, counters in boxes (items.md, "Interactions of our own"). */
+export const tallyPlot = defineInteraction<TallyPlotModel>({
+  type: 'tally-plot',
+  element: 'urn:able-compass:tally-plot',
+  inline: false,
+  binds: [{ cardinality: 'ordered', baseTypes: ['float', 'integer'] }],
+  read(element, context) {
+    const number = (name: string, fallback: string): number => {
+      const value = exactOf(readQuantity(element, name, fallback, context));
+      return value ? q.toNumber(value) : Number(fallback);
+    };
+    const categories = (element.attributes['data-categories'] ?? '')
+      .split('|')
+      .map((one) => one.trim())
+      .filter((one) => one !== '');
+    if (categories.length === 0 || categories.length > 40)
+      context.report.error(
+        'property',
+        element.line,
+        'data-categories names 1 to 40 categories, separated by |',
+      );
+    const [max, step] = [number('data-max', '10'), number('data-step', '1')];
+    if (!(max > 0) || !(step > 0) || max / step > 200)
+      context.report.error('property', element.line, 'data-max must be above 0, in at most 200 steps');
+    return {
+      kind: TALLY_KINDS.find((one) => one === element.attributes['data-kind']) ?? 'marks',
+      categories,
+      max,
+      step,
+      axisLabel: element.attributes['data-axis-label'] ?? '',
+    };
+  },
+  progress(model, response) {
+    const texts = responseTexts(response);
+    if (texts.length === 0) return empty('notSet');
+    const numbers = texts.map(Number);
+    const readable = numbers.length === model.categories.length && numbers.every(Number.isFinite);
+    if (!readable) return partial('notSet');
+    return numbers.some((one) => one !== 0) ? complete : partial('notSet');
+  },
+});

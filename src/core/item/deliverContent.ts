@@ -1,0 +1,108 @@
+import { interactionOf } from '../interactions';
+import type { Offer } from '../interactions/offer';
+import type { InteractionModel } from '../interactions/types';
+import type { Variable } from '../processing/context';
+import type { Content, ContentNode } from './content';
+import { printValue } from './print';
+import { shuffled } from './random';
+import { formatScalar, scalarsOf, type Value } from './value';
+
+/** What decides how content looks in one attempt. */
+export interface ContentView {
+  /** Mixes choices; the same sequence mixes the same way. */
+  readonly random: () => number;
+  readonly variables: ReadonlyMap<string, Variable>;
+  /** Whether feedback may be seen yet. */
+  readonly feedback: boolean;
+}
+
+/** Whether a variable holds an identifier: is it, or has it among its values. */
+export function holdsIdentifier(value: Value, identifier: string): boolean {
+  return scalarsOf(value).some((scalar) => formatScalar(scalar) === identifier);
+}
+
+const valueOf = (view: ContentView, name: string): Value => view.variables.get(name)?.value ?? null;
+
+/** A name in maths that stands for a template variable becomes its number (QTI 3.0, `math-variable`). */
+function mathNode(node: Extract<ContentNode, { kind: 'element' }>, view: ContentView): ContentNode | null {
+  if (node.namespace !== 'math' || !/^(mi|ci)$/.test(node.name)) return null;
+  const [only, ...more] = node.children;
+  const variable =
+    only?.kind === 'text' && more.length === 0 ? view.variables.get(only.text.trim()) : undefined;
+  if (variable?.kind !== 'template' || variable.value === null) return null;
+  const text = scalarsOf(variable.value).map(formatScalar).join(' ');
+  const isNumber = /^-?[\d.]/.test(text);
+  return {
+    ...node,
+    name: isNumber ? 'mn' : node.name,
+    children: [{ kind: 'text', text: text.replace('-', '\u2212') }],
+  };
+}
+
+/**
+ * Content as a student of this attempt may see it: feedback only when it may be and its outcome says so, template parts as
+ * the variables say, printed variables as text, choices mixed. Built node by node: what is not named here is not delivered.
+ */
+export function deliverContent(content: Content, view: ContentView): Content {
+  return content.flatMap((node): ContentNode[] => {
+    switch (node.kind) {
+      case 'text':
+        return [node];
+      case 'printed':
+        return [{ kind: 'text', text: printValue(valueOf(view, node.variable), node.print) }];
+      case 'template':
+        return holdsIdentifier(valueOf(view, node.variable), node.identifier) === node.show
+          ? [...deliverContent(node.children, view)]
+          : [];
+      case 'feedback': {
+        const shown =
+          view.feedback && holdsIdentifier(valueOf(view, node.outcome), node.identifier) === node.show;
+        if (!shown) return [];
+        const children = deliverContent(node.children, view);
+        const attributes = { class: 'able-feedback', role: 'note' };
+        return [
+          { kind: 'element', name: node.block ? 'div' : 'span', namespace: 'html', attributes, children },
+        ];
+      }
+      case 'interaction':
+        return [{ kind: 'interaction', interaction: deliverInteraction(node.interaction, view) }];
+      case 'element':
+        return [mathNode(node, view) ?? { ...node, children: deliverContent(node.children, view) }];
+      case 'place':
+        return [{ ...node, children: deliverContent(node.children, view) }];
+    }
+  });
+}
+
+const isOffer = (value: unknown): value is Offer =>
+  typeof value === 'object' && value !== null && 'identifier' in value && 'fixed' in value;
+
+const isNode = (value: unknown): value is ContentNode =>
+  typeof value === 'object' && value !== null && 'kind' in value && typeof value.kind === 'string';
+
+/** Goes through a model's properties: content inside is delivered like any other, offers a template leaves out go. */
+function deliverProperty(value: unknown, view: ContentView): unknown {
+  if (Array.isArray(value)) {
+    const list: readonly unknown[] = value;
+    if (list.length > 0 && list.every(isNode)) return deliverContent(list, view);
+    return list
+      .filter((one) => {
+        if (!isOffer(one) || !one.template) return true;
+        return holdsIdentifier(valueOf(view, one.template.variable), one.identifier) === one.template.show;
+      })
+      .map((one) => deliverProperty(one, view));
+  }
+  if (typeof value !== 'object' || value === null || isNode(value)) return value;
+  return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, deliverProperty(one, view)]));
+}
+
+function deliverInteraction(interaction: InteractionModel, view: ContentView): InteractionModel {
+  const shown = deliverProperty(interaction, view) as InteractionModel;
+  if (shown.shuffle !== true) return shown;
+  const lists = interactionOf(shown.type)?.shuffles ?? [];
+  const mixed = lists.map((name) => {
+    const list = shown[name] as readonly Offer[];
+    return [name, shuffled(list, view.random, (member) => member.fixed)] as const;
+  });
+  return { ...shown, ...Object.fromEntries(mixed) };
+}

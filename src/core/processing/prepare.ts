@@ -1,0 +1,97 @@
+import type { Item } from '../item/item';
+import { seededRandom } from '../item/random';
+import * as v from '../item/value';
+import type { Value } from '../item/value';
+import type { Scope, Variable } from './context';
+import { holds } from './evaluate';
+import type { Rule } from './program';
+import { runRules } from './run';
+
+/** Tries at values that keep a template constraint (QTI 3.0, "template constraint": at least 100). */
+const TRIES = 100;
+
+const BARE = { correctResponse: null, mapping: null, areaMapping: null, lookupTable: null };
+
+/** An outcome with no default of its own starts at 0 when it is a single number, else at NULL (QTI 3.0, "outcome-declaration"). */
+function initialOutcome({ cardinality, baseType, defaultValue }: Item['outcomes'][number]): Value {
+  if (defaultValue !== null) return defaultValue;
+  if (cardinality !== 'single') return null;
+  if (baseType === 'integer') return v.integer(0);
+  return baseType === 'float' ? v.float(0) : null;
+}
+
+/** The variables of an item before anything has happened. */
+function variablesOf(item: Item): Map<string, Variable> {
+  const variables = new Map<string, Variable>();
+  for (const declared of item.responses) {
+    const { identifier, cardinality, baseType, defaultValue, correctResponse, mapping, areaMapping } =
+      declared;
+    variables.set(identifier, {
+      ...BARE,
+      kind: 'response',
+      cardinality,
+      baseType,
+      value: null,
+      defaultValue,
+      correctResponse,
+      mapping,
+      areaMapping,
+    });
+  }
+  for (const declared of item.outcomes) {
+    const { identifier, cardinality, baseType, defaultValue, lookupTable } = declared;
+    const value = initialOutcome(declared);
+    variables.set(identifier, {
+      ...BARE,
+      kind: 'outcome',
+      cardinality,
+      baseType,
+      value,
+      defaultValue,
+      lookupTable,
+    });
+  }
+  if (!variables.has('completionStatus')) {
+    const value = v.single('identifier', 'unknown');
+    const type = { cardinality: 'single', baseType: 'identifier' } as const;
+    variables.set('completionStatus', { ...BARE, ...type, kind: 'outcome', value, defaultValue: null });
+  }
+  for (const { identifier, cardinality, baseType, defaultValue } of item.templates)
+    variables.set(identifier, {
+      ...BARE,
+      kind: 'template',
+      cardinality,
+      baseType,
+      value: defaultValue,
+      defaultValue,
+    });
+  const numAttempts = { cardinality: 'single', baseType: 'integer' } as const;
+  variables.set('numAttempts', {
+    ...BARE,
+    ...numAttempts,
+    kind: 'response',
+    value: v.integer(0),
+    defaultValue: null,
+  });
+  return variables;
+}
+
+const constraintsOf = (rules: readonly Rule[]) =>
+  rules.flatMap((rule) => (rule.rule === 'template-constraint' ? [rule.expression] : []));
+
+/**
+ * The variables of an item as one attempt gets them: declared, then set by template processing. The same seed gives the
+ * same values, so that a question can be scored, shown again and replayed. Values that break a constraint are drawn again,
+ * a hundred times; then the template defaults stand, as the standard says.
+ */
+export function prepareItem(item: Item, seed: string): Map<string, Variable> {
+  if (item.templateProcessing.length === 0) return variablesOf(item);
+  const random = seededRandom(`${seed}/template`);
+  const constraints = constraintsOf(item.templateProcessing);
+  for (let i = 0; i < TRIES; i += 1) {
+    const scope: Scope = { variables: variablesOf(item), random };
+    runRules(item.templateProcessing, scope);
+    if (constraints.every((constraint) => holds(constraint, scope))) return scope.variables;
+  }
+  return variablesOf(item);
+}

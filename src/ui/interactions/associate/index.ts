@@ -1,0 +1,6 @@
+import { defineLazyView } from '../types';
+
+export const associateView = defineLazyView(
+  'associate',
+  async () => (await import('./AssociateView')).AssociateView,
+);

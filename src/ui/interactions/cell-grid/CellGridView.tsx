@@ -1,0 +1,136 @@
+'use client';
+
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import {
+  cellName,
+  cellOf,
+  cellsBetween,
+  cellsOn,
+  switchCells,
+  type Cell,
+  type CellGridModel,
+} from '@/core/interactions/cell-grid';
+import type { RawResponse } from '@/core/item/response';
+import { Enlargeable } from '../../kit/Enlargeable';
+import { Prompt } from '../Prompt';
+import shared from '../shared.module.css';
+import { useSweep } from '../shared/useSweep';
+import type { InteractionProps } from '../types';
+import styles from './cellGrid.module.css';
+
+/** Cells switched on and off: by press, by sweeping a rectangle, by keys (Shift and an arrow sweeps). */
+export function CellGridView({
+  model,
+  response,
+  onAnswer,
+  slots,
+  announce,
+  readOnly,
+}: InteractionProps<CellGridModel>) {
+  const t = useTranslations('interactions.cellGrid');
+  const id = useId();
+  const gridRef = useRef<HTMLDivElement>(null);
+  const [focused, setFocused] = useState<Cell>({ row: 1, column: 1 });
+  const on = cellsOn(model, response);
+  const before = useRef<RawResponse>(response);
+
+  const give = (from: RawResponse, cells: readonly Cell[], value: boolean) => {
+    const next = switchCells(model, from, cells, value);
+    onAnswer(next);
+    announce(t('count', { count: cellsOn(model, next).size }));
+  };
+  const sweep = useSweep(
+    (element) => element.getAttribute('data-cell'),
+    (key) => {
+      before.current = response;
+      return !on.has(key);
+    },
+    (key, value, first) => {
+      const [a, b] = [cellOf(model, first), cellOf(model, key)];
+      if (!a || !b) return;
+      setFocused(b);
+      give(before.current, cellsBetween(a, b), value);
+    },
+    !readOnly,
+  );
+  const keys = (event: KeyboardEvent) => {
+    const move = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] }[event.key];
+    if (event.altKey || event.ctrlKey) return;
+    if (move) {
+      event.preventDefault();
+      const to: Cell = {
+        row: Math.max(1, Math.min(model.rows, focused.row + (move[0] ?? 0))),
+        column: Math.max(1, Math.min(model.columns, focused.column + (move[1] ?? 0))),
+      };
+      if (event.shiftKey && !readOnly) give(response, [focused, to], true);
+      setFocused(to);
+      gridRef.current?.querySelector<HTMLElement>(`[data-cell=${cellName(to)}]`)?.focus();
+    } else if (event.key === ' ' || event.key === 'Enter') {
+      event.preventDefault();
+      if (!readOnly) give(response, [focused], !on.has(cellName(focused)));
+    }
+  };
+  return (
+    <div
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <Enlargeable name={t('grid')}>
+        <p className={styles.count} role="status">
+          {t('count', { count: on.size })}
+          <button
+            type="button"
+            className={shared.button}
+            disabled={readOnly || on.size === 0}
+            onClick={() => {
+              onAnswer(null);
+              announce(t('count', { count: 0 }));
+            }}
+          >
+            {t('clear')}
+          </button>
+        </p>
+        <div
+          ref={gridRef}
+          className={styles.grid}
+          role="grid"
+          aria-label={t('label', { rows: model.rows, columns: model.columns })}
+          style={{
+            gridTemplateColumns: `repeat(${model.columns}, minmax(0, 1fr))`,
+            maxWidth: `${model.columns * 2.75}rem`,
+          }}
+          onKeyDown={keys}
+          {...sweep}
+        >
+          {Array.from({ length: model.rows }, (_, r) => (
+            <div key={r} role="row" className={styles.row}>
+              {Array.from({ length: model.columns }, (_c, c) => {
+                const cell = { row: r + 1, column: c + 1 };
+                const name = cellName(cell);
+                const here = focused.row === cell.row && focused.column === cell.column;
+                return (
+                  <div
+                    key={name}
+                    role="gridcell"
+                    className={styles.cell}
+                    tabIndex={here ? 0 : -1}
+                    aria-selected={on.has(name)}
+                    aria-label={t('cell', cell)}
+                    data-cell={name}
+                    data-on={on.has(name) || undefined}
+                    onFocus={() => setFocused(cell)}
+                  />
+                );
+              })}
+            </div>
+          ))}
+        </div>
+      </Enlargeable>
+      <p className={styles.hint}>{t('hint')}</p>
+    </div>
+  );
+}

@@ -1,0 +1,6 @@
+import { defineLazyView } from '../types';
+
+export const cellGridView = defineLazyView(
+  'cell-grid',
+  async () => (await import('./CellGridView')).CellGridView,
+);

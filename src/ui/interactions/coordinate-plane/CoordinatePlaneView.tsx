@@ -1,0 +1,100 @@
+'use client';
+
+import { Eraser, Hand, Trash2 } from 'lucide-react';
+import { useId } from 'react';
+import { useTranslations } from 'use-intl';
+import type { CoordinatePlaneModel } from '@/core/interactions/coordinate-plane';
+import { Enlargeable } from '../../kit/Enlargeable';
+import { Prompt } from '../Prompt';
+import shared from '../shared.module.css';
+import { CountChip } from '../shared/CountChip';
+import { Notice } from '../shared/Notice';
+import type { InteractionProps } from '../types';
+import { FigureList } from './FigureList';
+import styles from './plane.module.css';
+import { PlaneStage } from './PlaneStage';
+import { TypePoint } from './TypePoint';
+import { usePlane } from './usePlane';
+
+/** Points, lines and shapes on a grid: drawn by hand or keys, or typed; every figure stands in words below and can be changed there. */
+export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel>) {
+  const { model, slots, readOnly, announce } = props;
+  const t = useTranslations('interactions.plane');
+  const id = useId();
+  const plane = usePlane(props);
+  return (
+    <div
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <Enlargeable name={t('plane')}>
+        {model.counts.maximum > 1 && <CountChip counts={model.counts} chosen={plane.figures.length} />}
+        {!readOnly && (
+          <div className={styles.tools} role="group" aria-label={t('tools')}>
+            {model.tools.map((tool) => (
+              <button
+                key={tool}
+                type="button"
+                className={shared.button}
+                aria-pressed={plane.tool === tool}
+                onClick={() => plane.chooseTool(tool)}
+              >
+                {t(`tool.${tool}`)}
+              </button>
+            ))}
+            <button
+              type="button"
+              className={shared.button}
+              aria-pressed={plane.tool === 'move'}
+              onClick={() => plane.chooseTool('move')}
+            >
+              <Hand size="1.1em" aria-hidden="true" /> {t('tool.move')}
+            </button>
+            <button
+              type="button"
+              className={shared.button}
+              aria-pressed={plane.tool === 'eraser'}
+              onClick={() => plane.chooseTool('eraser')}
+            >
+              <Eraser size="1.1em" aria-hidden="true" /> {t('tool.eraser')}
+            </button>
+            <button
+              type="button"
+              className={shared.button}
+              disabled={plane.figures.length === 0 && plane.pending.length === 0}
+              onClick={plane.clear}
+            >
+              <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
+            </button>
+          </div>
+        )}
+        <PlaneStage model={model} plane={plane} readOnly={readOnly} announce={announce} />
+        {!readOnly && (
+          <>
+            <p className={styles.hint} role="status">
+              {plane.hint}
+            </p>
+            <div className={styles.tools}>
+              {plane.isDrawing && <TypePoint plane={plane} model={model} />}
+              {plane.canClose && (
+                <button type="button" className={shared.button} onClick={plane.close}>
+                  {t('closeShape')}
+                </button>
+              )}
+              {plane.pending.length > 0 && (
+                <button type="button" className={shared.button} onClick={plane.giveUp}>
+                  {t('giveUp')}
+                </button>
+              )}
+            </div>
+          </>
+        )}
+        <Notice words={plane.notice} />
+      </Enlargeable>
+      <FigureList plane={plane} readOnly={readOnly} />
+    </div>
+  );
+}

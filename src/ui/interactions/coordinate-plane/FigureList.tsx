@@ -1,0 +1,98 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { Figure } from '@/core/interactions/coordinate-plane/figures';
+import shared from '../shared.module.css';
+import styles from './plane.module.css';
+import { readTypedPoint } from './TypePoint';
+import type { Plane } from './usePlane';
+
+/** What is drawn, in words; each point can be typed, so that nobody needs to see the grid. */
+export function FigureList({ plane, readOnly }: { plane: Plane; readOnly: boolean }) {
+  const t = useTranslations('interactions.plane');
+  if (plane.figures.length === 0) return <p className={styles.hint}>{t('nothing')}</p>;
+  return (
+    <ol className={styles.figures} aria-label={t('list')}>
+      {plane.figures.map((figure, i) => (
+        <li key={i} className={styles.row} data-figure={figure.tool}>
+          <span className={styles.rowWords}>{plane.words.figure(figure)}</span>
+          {!readOnly && (
+            <span className={styles.edits}>
+              {figure.points.map((point, h) => (
+                <PointField
+                  key={h}
+                  label={t('pointOf', { handle: h + 1 })}
+                  value={plane.words.point(point)}
+                  onPoint={(to) => plane.moveHandle(i, h, to)}
+                />
+              ))}
+              {figure.tool === 'halfplane' && <HalfplaneButtons figure={figure} index={i} plane={plane} />}
+              <button
+                type="button"
+                className={shared.quiet}
+                aria-label={t('erase', { figure: plane.words.figure(figure) })}
+                title={t('eraseShort')}
+                onClick={() => plane.erase(i)}
+              >
+                <X size="1.2em" aria-hidden="true" />
+              </button>
+            </span>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function HalfplaneButtons({ figure, index, plane }: { figure: Figure; index: number; plane: Plane }) {
+  const t = useTranslations('interactions.plane');
+  return (
+    <>
+      <button type="button" className={shared.button} onClick={() => plane.turn(index)}>
+        {t('turn')}
+      </button>
+      <button
+        type="button"
+        className={shared.button}
+        aria-pressed={figure.closed === true}
+        onClick={() => plane.change(index, { ...figure, closed: !figure.closed })}
+      >
+        {t('edge')}
+      </button>
+    </>
+  );
+}
+
+/** A point that can be typed; given when the field is left or Enter pressed, put back when it is no point. */
+function PointField({
+  label,
+  value,
+  onPoint,
+}: {
+  label: string;
+  value: string;
+  onPoint: (point: { x: number; y: number }) => void;
+}) {
+  const [text, setText] = useState(value);
+  useEffect(() => setText(value), [value]);
+  const give = () => {
+    const point = readTypedPoint(text.replaceAll('\u2212', '-'));
+    if (text !== value && point) onPoint(point);
+    if (!point) setText(value);
+  };
+  return (
+    <input
+      className={shared.field}
+      size={8}
+      aria-label={label}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={give}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') give();
+      }}
+    />
+  );
+}

@@ -1,0 +1,142 @@
+'use client';
+
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import {
+  draw,
+  figuresOf,
+  redraw,
+  snapPoint,
+  type CoordinatePlaneModel,
+  type DrawMove,
+} from '@/core/interactions/coordinate-plane';
+import {
+  HANDLES,
+  insideOf,
+  isFigure,
+  moveHandle,
+  otherSide,
+  samePlace,
+  sideOfLine,
+  type Figure,
+  type PlanePoint,
+  type PlaneTool,
+} from '@/core/interactions/coordinate-plane/figures';
+import { forCardinality } from '@/core/item/response';
+import type { InteractionProps } from '../types';
+import { useFigureWords } from './useFigureWords';
+
+export type Tool = PlaneTool | 'move' | 'eraser';
+
+/**
+ * The moves of the plane: setting handles with a tool until a figure stands, moving any handle afterwards, erasing. Mouse,
+ * touch, keyboard and typing go through these; each says what it did.
+ */
+export function usePlane({
+  model,
+  response,
+  shape,
+  onAnswer,
+  announce,
+  readOnly,
+}: InteractionProps<CoordinatePlaneModel>) {
+  const t = useTranslations('interactions.plane');
+  const words = useFigureWords();
+  const [tool, setTool] = useState<Tool>(model.tools[0] ?? 'point');
+  const [pending, setPending] = useState<readonly PlanePoint[]>([]);
+  const [notice, setNotice] = useState<string | null>(null);
+  const figures = figuresOf(response);
+
+  const settle = (move: DrawMove, said: string) => {
+    if (move.kind === 'full') {
+      const full = t('full', { maximum: move.maximum });
+      setNotice(full);
+      announce(full);
+    } else if (move.kind === 'changed') {
+      setNotice(null);
+      onAnswer(forCardinality(move.response, shape.cardinality));
+      announce(said);
+    } else {
+      setNotice(t('samePlace'));
+      announce(t('samePlace'));
+    }
+  };
+  const finish = (figure: Figure) => {
+    setPending([]);
+    settle(draw(model, response, figure), words.figure(figure));
+  };
+  const isDrawing = tool !== 'move' && tool !== 'eraser';
+
+  /** Sets the next handle of the figure being drawn. */
+  const set = (at: PlanePoint) => {
+    if (readOnly || !isDrawing) return;
+    const point = snapPoint(model, at);
+    const [a, b] = pending;
+    if (tool === 'halfplane' && a && b) {
+      // The third press says which side.
+      const side = Math.sign(sideOfLine(at, a, b));
+      if (side === 0) return announce(t('sideHint'));
+      return finish({ tool, points: [a, b], inside: insideOf(a, b, side), closed: true });
+    }
+    if (tool === 'polygon' && pending.length >= HANDLES.polygon && a && samePlace(a, point))
+      return finish({ tool, points: pending });
+    if (pending.some((other) => samePlace(other, point))) return announce(t('samePlace'));
+    const points = [...pending, point];
+    const whole = tool !== 'polygon' && tool !== 'halfplane' && points.length === HANDLES[tool];
+    if (whole) return finish({ tool, points });
+    setPending(points);
+    setNotice(null);
+    return announce(t('handleSet', { point: words.point(point), count: points.length }));
+  };
+
+  return {
+    tool,
+    pending,
+    notice,
+    figures,
+    words,
+    isDrawing,
+    set,
+    chooseTool: (next: Tool) => {
+      setTool(next);
+      setPending([]);
+      setNotice(null);
+    },
+    /** What the next press will do, in words. */
+    hint:
+      tool === 'move'
+        ? t('hint.move')
+        : tool === 'eraser'
+          ? t('hint.eraser')
+          : tool === 'halfplane' && pending.length === 2
+            ? t('sideHint')
+            : t(`hint.${tool}`),
+    canClose: tool === 'polygon' && pending.length >= HANDLES.polygon,
+    close: () => finish({ tool: 'polygon', points: pending }),
+    giveUp: () => {
+      setPending([]);
+      announce(t('givenUp'));
+    },
+    moveHandle: (index: number, handle: number, to: PlanePoint) => {
+      const figure = figures[index];
+      if (!figure || readOnly) return;
+      const moved = moveHandle(figure, handle, snapPoint(model, to));
+      if (isFigure(moved)) settle(redraw(response, index, moved), words.figure(moved));
+    },
+    change: (index: number, figure: Figure) => settle(redraw(response, index, figure), words.figure(figure)),
+    turn: (index: number) => {
+      const figure = figures[index];
+      if (figure) settle(redraw(response, index, otherSide(figure)), t('turned'));
+    },
+    erase: (index: number) => {
+      if (!readOnly) settle(redraw(response, index, null), t('erased', { count: figures.length - 1 }));
+    },
+    clear: () => {
+      setPending([]);
+      setNotice(null);
+      onAnswer(null);
+      announce(t('cleared'));
+    },
+  };
+}
+export type Plane = ReturnType<typeof usePlane>;

@@ -1,0 +1,210 @@
+'use client';
+
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import {
+  arrowHead,
+  boxOfMark,
+  MARK_COLOURS,
+  markAt,
+  strokePath,
+  type Mark,
+} from '@/core/interactions/drawing/marks';
+import { Enlargeable } from '../../kit/Enlargeable';
+import styles from './drawing.module.css';
+import { SketchTools, type SketchTool } from './SketchTools';
+
+interface Props {
+  readonly marks: readonly Mark[];
+  /** A drawing that is not one of ours: shown, not changed. */
+  readonly foreign: string | null;
+  readonly width: number;
+  readonly height: number;
+  readonly backdrop: { readonly src: string; readonly alt: string } | null;
+  readonly onChange: (marks: readonly Mark[]) => void;
+  readonly announce: (words: string) => void;
+  readonly readOnly: boolean;
+}
+type Point = [number, number];
+const REACH = 10;
+const STEP = 10;
+
+/** A sheet to draw on: pencil, shapes, words and eraser, by pointer, or by a cross moved with the arrow keys. */
+export function Sketch({ marks, foreign, width, height, backdrop, onChange, announce, readOnly }: Props) {
+  const t = useTranslations('interactions.drawing');
+  const svgRef = useRef<SVGSVGElement>(null);
+  const [tool, setTool] = useState<SketchTool>('pencil');
+  const [pen, setPen] = useState<Pick<Mark, 'colour' | 'width'>>({ colour: 'ink', width: 4 });
+  const [draft, setDraft] = useState<Mark | null>(null);
+  const [words, setWords] = useState('');
+  const [cross, setCross] = useState<Point | null>(null);
+  const [anchor, setAnchor] = useState<Point | null>(null);
+
+  const pointOf = (event: PointerEvent): Point => {
+    const box = svgRef.current?.getBoundingClientRect();
+    if (!box) return [0, 0];
+    return [
+      ((event.clientX - box.left) / box.width) * width,
+      ((event.clientY - box.top) / box.height) * height,
+    ];
+  };
+  const finish = (mark: Mark) => {
+    onChange([...marks, mark]);
+    announce(t('drawn', { kind: mark.kind, count: marks.length + 1 }));
+  };
+  const erase = (at: Point) => {
+    const index = markAt(marks, at, REACH);
+    if (index < 0) return;
+    onChange(marks.filter((_, i) => i !== index));
+    announce(t('erased', { count: marks.length - 1 }));
+  };
+  const write = (at: Point) => {
+    if (words.trim() === '') return announce(t('noWords'));
+    return finish({ kind: 'text', at, text: words.trim().slice(0, 300), ...pen });
+  };
+  const shapeOf = (from: Point, to: Point): Mark | null => {
+    if (tool === 'pencil' || tool === 'eraser' || tool === 'text') return null;
+    return { kind: tool, from, to, ...pen };
+  };
+
+  const down = (event: PointerEvent<SVGSVGElement>) => {
+    if (readOnly || event.button !== 0) return;
+    const at = pointOf(event);
+    if (tool === 'eraser') return erase(at);
+    if (tool === 'text') return write(at);
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setDraft(tool === 'pencil' ? { kind: 'stroke', points: [at], ...pen } : shapeOf(at, at));
+  };
+  const move = (event: PointerEvent<SVGSVGElement>) => {
+    if (tool === 'eraser' && event.buttons === 1) return erase(pointOf(event));
+    if (!draft) return;
+    const at = pointOf(event);
+    if (draft.kind === 'stroke') setDraft({ ...draft, points: [...draft.points, at].slice(0, 5000) });
+    else if ('to' in draft) setDraft({ ...draft, to: at });
+  };
+  const up = () => {
+    if (!draft) return;
+    setDraft(null);
+    const tiny = 'to' in draft && Math.hypot(draft.to[0] - draft.from[0], draft.to[1] - draft.from[1]) < 3;
+    if (!tiny) finish(draft);
+  };
+
+  const keys = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? STEP * 4 : STEP;
+    const arrow = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[
+      event.key
+    ];
+    if (readOnly || event.altKey || event.ctrlKey) return;
+    const at = cross ?? [width / 2, height / 2];
+    if (arrow) {
+      event.preventDefault();
+      const to: Point = [
+        Math.max(0, Math.min(width, at[0] + (arrow[0] ?? 0))),
+        Math.max(0, Math.min(height, at[1] + (arrow[1] ?? 0))),
+      ];
+      setCross(to);
+      announce(t('cross', { x: Math.round(to[0]), y: Math.round(to[1]) }));
+    } else if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      setCross(at);
+      if (tool === 'eraser') return erase(at);
+      if (tool === 'text') return write(at);
+      if (!anchor) {
+        setAnchor(at);
+        return announce(t('anchored'));
+      }
+      const mark: Mark | null =
+        tool === 'pencil' ? { kind: 'line', from: anchor, to: at, ...pen } : shapeOf(anchor, at);
+      setAnchor(null);
+      if (mark) finish(mark);
+    } else if (event.key === 'Escape' && anchor) {
+      event.preventDefault();
+      event.stopPropagation();
+      setAnchor(null);
+    }
+  };
+
+  if (foreign !== null) return <img className={styles.foreign} src={foreign} alt={t('foreign')} />;
+  return (
+    <Enlargeable name={t('sheet')}>
+      {!readOnly && (
+        <SketchTools
+          tool={tool}
+          onTool={setTool}
+          pen={pen}
+          onPen={setPen}
+          words={words}
+          onWords={setWords}
+          canClear={marks.length > 0}
+          onClear={() => {
+            onChange([]);
+            announce(t('cleared'));
+          }}
+        />
+      )}
+      <svg
+        ref={svgRef}
+        className={styles.sheet}
+        viewBox={`0 0 ${width} ${height}`}
+        role="application"
+        aria-roledescription={t('sheet')}
+        aria-label={t('label', { count: marks.length })}
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a drawing sheet is worked with the arrow keys
+        tabIndex={0}
+        data-sketch=""
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={() => setDraft(null)}
+        onKeyDown={keys}
+      >
+        <rect width={width} height={height} fill="#ffffff" />
+        {backdrop && <image href={backdrop.src} width={width} height={height} aria-label={backdrop.alt} />}
+        {marks.map((mark, i) => (
+          <MarkView key={i} mark={mark} />
+        ))}
+        {draft && <MarkView mark={draft} />}
+        {anchor && cross && <path d={strokePath([anchor, cross])} className={styles.guide} />}
+        {cross && (
+          <path
+            d={`M${cross[0] - 12} ${cross[1]}h24M${cross[0]} ${cross[1] - 12}v24`}
+            className={styles.cross}
+          />
+        )}
+      </svg>
+      {!readOnly && <p className={styles.hint}>{t(`hint.${tool}`)}</p>}
+    </Enlargeable>
+  );
+}
+
+function MarkView({ mark }: { mark: Mark }) {
+  const line = {
+    fill: 'none',
+    stroke: MARK_COLOURS[mark.colour],
+    strokeWidth: mark.width,
+    strokeLinecap: 'round',
+    strokeLinejoin: 'round',
+  } as const;
+  switch (mark.kind) {
+    case 'stroke':
+      return <path d={strokePath(mark.points)} {...line} />;
+    case 'line':
+      return <path d={strokePath([mark.from, mark.to])} {...line} />;
+    case 'arrow':
+      return (
+        <path d={strokePath([mark.from, mark.to]) + arrowHead(mark.from, mark.to, mark.width)} {...line} />
+      );
+    case 'rectangle':
+      return <rect {...boxOfMark(mark)} {...line} />;
+    case 'ellipse': {
+      const { x, y, width, height } = boxOfMark(mark);
+      return <ellipse cx={x + width / 2} cy={y + height / 2} rx={width / 2} ry={height / 2} {...line} />;
+    }
+    case 'text':
+      return (
+        <text x={mark.at[0]} y={mark.at[1]} fontSize={14 + mark.width * 2} fill={MARK_COLOURS[mark.colour]}>
+          {mark.text}
+        </text>
+      );
+  }
+}

@@ -1,0 +1,3 @@
+import { defineLazyView } from '../types';
+
+export const drawingView = defineLazyView('drawing', async () => (await import('./DrawingView')).DrawingView);

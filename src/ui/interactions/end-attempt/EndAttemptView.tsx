@@ -1,0 +1,33 @@
+'use client';
+
+import { useTranslations } from 'use-intl';
+import type { EndAttemptModel } from '@/core/interactions/end-attempt';
+import { responseTexts } from '@/core/item/response';
+import shared from '../shared.module.css';
+import type { InteractionProps } from '../types';
+
+/** A button that ends this try, e.g. to ask for a hint. Where nothing is checked on the way it only says that it was pressed. */
+export function EndAttemptView({
+  model,
+  response,
+  onAnswer,
+  endTry,
+  announce,
+}: InteractionProps<EndAttemptModel>) {
+  const t = useTranslations('interactions.endAttempt');
+  const pressed = responseTexts(response)[0] === 'true';
+  return (
+    <button
+      type="button"
+      className={shared.button}
+      aria-pressed={endTry ? undefined : pressed}
+      onClick={() => {
+        onAnswer(endTry || !pressed ? 'true' : null);
+        if (endTry) endTry();
+        else announce(t(pressed ? 'takenBack' : 'asked'));
+      }}
+    >
+      {model.title || t('title')}
+    </button>
+  );
+}

@@ -1,0 +1,6 @@
+import { defineLazyView } from '../types';
+
+export const graphicAssociateView = defineLazyView(
+  'graphic-associate',
+  async () => (await import('./GraphicAssociateView')).GraphicAssociateView,
+);

@@ -1,0 +1,6 @@
+import { defineLazyView } from '../types';
+
+export const graphicGapMatchView = defineLazyView(
+  'graphic-gap-match',
+  async () => (await import('./GraphicGapMatchView')).GraphicGapMatchView,
+);

@@ -1,0 +1,68 @@
+'use client';
+
+import { useId } from 'react';
+import { useTranslations } from 'use-intl';
+import type { GraphicOrderModel } from '@/core/interactions/graphic-order';
+import { Prompt } from '../Prompt';
+import { Notice } from '../shared/Notice';
+import { SequenceList } from '../shared/SequenceList';
+import { Badge, HotspotShapes, Spot } from '../shared/stage/HotspotLayer';
+import pointable from '../shared/stage/pointable.module.css';
+import { Stage } from '../shared/stage/Stage';
+import { useSequence } from '../shared/useSequence';
+import { useSpotNames } from '../shared/useSpotNames';
+import type { InteractionProps } from '../types';
+
+/** Places of a picture pressed in order; the order stands on the picture and in a list that can be changed. */
+export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
+  const { model, slots } = props;
+  const t = useTranslations('interactions.graphic');
+  const id = useId();
+  const { hotspots } = model;
+  const nameOf = useSpotNames(hotspots);
+  const { sequence, notice, move, remove, press } = useSequence(
+    props,
+    hotspots.map((spot) => spot.identifier),
+    model.counts.maximum,
+    nameOf,
+  );
+  return (
+    <div
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <Stage
+        name={t('picture')}
+        picture={model.picture}
+        assetUrl={slots.assetUrl}
+        shapes={(size) => (
+          <HotspotShapes hotspots={hotspots} size={size} on={(identifier) => sequence.includes(identifier)} />
+        )}
+        over={(size) =>
+          hotspots.map((spot) => {
+            const place = sequence.indexOf(spot.identifier);
+            const name = nameOf(spot.identifier);
+            return (
+              <Spot
+                key={spot.identifier}
+                spot={spot}
+                size={size}
+                label={place < 0 ? name : t('inOrder', { name, place: place + 1 })}
+                pressed={place >= 0}
+                onPress={() => press(spot.identifier)}
+              >
+                {place >= 0 && <Badge>{place + 1}</Badge>}
+              </Spot>
+            );
+          })
+        }
+      />
+      <p className={pointable.hint}>{t('orderHint')}</p>
+      <Notice words={notice} />
+      <SequenceList sequence={sequence} nameOf={nameOf} draw={nameOf} onMove={move} onRemove={remove} />
+    </div>
+  );
+}

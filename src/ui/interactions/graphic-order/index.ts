@@ -1,0 +1,6 @@
+import { defineLazyView } from '../types';
+
+export const graphicOrderView = defineLazyView(
+  'graphic-order',
+  async () => (await import('./GraphicOrderView')).GraphicOrderView,
+);

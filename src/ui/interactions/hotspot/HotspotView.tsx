@@ -1,0 +1,65 @@
+'use client';
+
+import { Check } from 'lucide-react';
+import { useId } from 'react';
+import { useTranslations } from 'use-intl';
+import type { HotspotModel } from '@/core/interactions/hotspot';
+import { Prompt } from '../Prompt';
+import { CountChip } from '../shared/CountChip';
+import { Notice } from '../shared/Notice';
+import { Badge, HotspotShapes, Spot } from '../shared/stage/HotspotLayer';
+import { Stage } from '../shared/stage/Stage';
+import { useSelection } from '../shared/useSelection';
+import { useSpotNames } from '../shared/useSpotNames';
+import type { InteractionProps } from '../types';
+
+/** Places of a picture to press; each has its name, its outline and a tick when chosen. */
+export function HotspotView(props: InteractionProps<HotspotModel>) {
+  const { model, slots } = props;
+  const t = useTranslations('interactions.graphic');
+  const id = useId();
+  const { hotspots } = model;
+  const nameOf = useSpotNames(hotspots);
+  const { chosen, press, notice } = useSelection(
+    props,
+    hotspots.map((spot) => spot.identifier),
+    model.counts.maximum,
+  );
+  const isOn = (identifier: string) => chosen.includes(identifier);
+  return (
+    <div
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <CountChip counts={model.counts} chosen={chosen.length} />
+      <Stage
+        name={t('picture')}
+        picture={model.picture}
+        assetUrl={slots.assetUrl}
+        shapes={(size) => <HotspotShapes hotspots={hotspots} size={size} on={isOn} />}
+        over={(size) =>
+          hotspots.map((spot) => (
+            <Spot
+              key={spot.identifier}
+              spot={spot}
+              size={size}
+              label={nameOf(spot.identifier)}
+              pressed={isOn(spot.identifier)}
+              onPress={() => press(spot.identifier)}
+            >
+              {isOn(spot.identifier) && (
+                <Badge>
+                  <Check size="1.125em" strokeWidth={3} />
+                </Badge>
+              )}
+            </Spot>
+          ))
+        }
+      />
+      <Notice words={notice} />
+    </div>
+  );
+}

@@ -1,0 +1,3 @@
+import { defineLazyView } from '../types';
+
+export const hotspotView = defineLazyView('hotspot', async () => (await import('./HotspotView')).HotspotView);

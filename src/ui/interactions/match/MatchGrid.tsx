@@ -1,0 +1,88 @@
+'use client';
+
+import { useId, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { clearRow, isMatched, pressCell, type MatchChoice, type MatchModel } from '@/core/interactions/match';
+import { contentText } from '@/core/item/content';
+import { forCardinality } from '@/core/item/response';
+import { ContentView } from '../../content/ContentView';
+import { Prompt } from '../Prompt';
+import shared from '../shared.module.css';
+import type { InteractionProps } from '../types';
+import styles from './match.module.css';
+
+/** A grid: something in every row. Round marks where a row takes one, square where it takes more. */
+export function MatchGrid(props: InteractionProps<MatchModel>) {
+  const { model, response, onAnswer, slots, announce, itemRef, shape } = props;
+  const t = useTranslations('interactions.match');
+  const id = useId();
+  const [full, setFull] = useState<string | null>(null);
+
+  const press = (row: MatchChoice, column: MatchChoice) => {
+    const move = pressCell(model, response, row.identifier, column.identifier);
+    if (move.kind === 'changed') {
+      setFull(null);
+      onAnswer(forCardinality(move.response, shape.cardinality));
+      return;
+    }
+    const words = t(`full.${move.who}`, { maximum: move.maximum });
+    setFull(words);
+    announce(words);
+  };
+
+  return (
+    <div className={styles.block}>
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <div className={styles.scroll}>
+        <table className={styles.grid} aria-labelledby={model.prompt.length > 0 ? id : undefined}>
+          <thead>
+            <tr>
+              <td />
+              {model.columns.map((column) => (
+                <th key={column.identifier} scope="col">
+                  <ContentView content={column.content} slots={slots} />
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {model.rows.map((row) => (
+              <tr
+                key={row.identifier}
+                data-unit="row"
+                data-unit-key={`${model.responseIdentifier}:${row.identifier}`}
+              >
+                <th scope="row">
+                  <ContentView content={row.content} slots={slots} />
+                </th>
+                {model.columns.map((column) => (
+                  <td key={column.identifier}>
+                    <label className={styles.cell}>
+                      <input
+                        type={row.matchMax === 1 ? 'radio' : 'checkbox'}
+                        name={`${itemRef}-${model.responseIdentifier}-${row.identifier}`}
+                        checked={isMatched(response, row.identifier, column.identifier)}
+                        aria-label={`${contentText(row.content)} ${contentText(column.content)}`}
+                        onChange={() => press(row, column)}
+                        onKeyDown={(event) => {
+                          if (event.key === 'Delete' || event.key === 'Backspace')
+                            onAnswer(clearRow(response, row.identifier));
+                        }}
+                      />
+                      <span
+                        className={styles.mark}
+                        data-round={row.matchMax === 1 || undefined}
+                        aria-hidden="true"
+                      />
+                    </label>
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {full !== null && <p className={shared.notice}>{full}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { Pause, Play } from 'lucide-react';
+import { useEffect, useId, useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { playsLeft, type MediaModel } from '@/core/interactions/media';
+import { responseTexts } from '@/core/item/response';
+import { ContentView } from '../../content/ContentView';
+import { Prompt } from '../Prompt';
+import shared from '../shared.module.css';
+import type { InteractionProps } from '../types';
+import styles from './media.module.css';
+
+const clock = (seconds: number): string => {
+  const whole = Math.max(0, Math.floor(Number.isFinite(seconds) ? seconds : 0));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+};
+
+/**
+ * Sound or video with our own buttons, because plays are counted: a play counts when it begins from the start, pausing and
+ * going on does not. Captions are the file's own and are on where there are some.
+ */
+export function MediaView({
+  model,
+  response,
+  onAnswer,
+  slots,
+  announce,
+  readOnly,
+}: InteractionProps<MediaModel>) {
+  const t = useTranslations('interactions.media');
+  const id = useId();
+  const hostRef = useRef<HTMLDivElement>(null);
+  const [playing, setPlaying] = useState(false);
+  const [time, setTime] = useState({ now: 0, length: 0 });
+  const [failed, setFailed] = useState(false);
+  const plays = Number(responseTexts(response)[0] ?? 0) || 0;
+  const left = playsLeft(model, plays);
+  const playerOf = () => hostRef.current?.querySelector<HTMLMediaElement>('audio, video') ?? null;
+
+  useEffect(() => {
+    const player = hostRef.current?.querySelector<HTMLMediaElement>('audio, video');
+    if (!player) return undefined;
+    player.controls = false;
+    player.loop = model.loop && model.maxPlays === 0;
+    for (const track of player.textTracks) track.mode = 'showing';
+    const tell = () => {
+      setTime({ now: player.currentTime, length: player.duration });
+      setPlaying(!player.paused && !player.ended);
+    };
+    const fail = () => setFailed(true);
+    const events = ['play', 'pause', 'ended', 'timeupdate', 'loadedmetadata'];
+    events.forEach((name) => player.addEventListener(name, tell));
+    player.addEventListener('error', fail, true);
+    return () => {
+      events.forEach((name) => player.removeEventListener(name, tell));
+      player.removeEventListener('error', fail, true);
+      player.pause();
+    };
+  }, [model]);
+
+  const begun = time.now > 0 && time.now < time.length;
+  const press = () => {
+    const player = playerOf();
+    if (!player || readOnly) return;
+    if (playing) return player.pause();
+    const fresh = !begun;
+    if (fresh && left === 0) return announce(t('noneLeft'));
+    player.play().then(
+      () => {
+        if (fresh) onAnswer(String(plays + 1));
+      },
+      () => setFailed(true),
+    );
+  };
+  const used = model.maxPlays > 0 ? t('used', { plays, maximum: model.maxPlays }) : t('plays', { plays });
+  return (
+    <div
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <div className={styles.player}>
+        <div ref={hostRef} className={styles.host}>
+          <ContentView content={model.content} slots={slots} />
+        </div>
+        <div className={styles.bar}>
+          <button
+            type="button"
+            className={shared.button}
+            disabled={!playing && !begun && left === 0}
+            onClick={press}
+          >
+            {playing ? <Pause size="1.2em" aria-hidden="true" /> : <Play size="1.2em" aria-hidden="true" />}
+            {playing ? t('pause') : begun ? t('goOn') : t('play')}
+          </button>
+          <progress
+            className={styles.line}
+            value={time.now}
+            max={time.length || 1}
+            aria-label={t('position')}
+          />
+          <span className={styles.clock}>
+            {clock(time.now)} / {clock(time.length)}
+          </span>
+          <span className={styles.used} role="status">
+            {left === 0 && !begun ? t('noneLeft') : used}
+          </span>
+        </div>
+      </div>
+      {failed && <p className={shared.notice}>{t('failed')}</p>}
+    </div>
+  );
+}

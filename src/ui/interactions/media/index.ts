@@ -1,0 +1,3 @@
+import { defineLazyView } from '../types';
+
+export const mediaView = defineLazyView('media', async () => (await import('./MediaView')).MediaView);

@@ -1,0 +1,107 @@
+'use client';
+
+import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useTranslations } from 'use-intl';
+import type { LineGeometry } from './Axis';
+import styles from './numberLine.module.css';
+
+interface Props {
+  readonly geometry: LineGeometry;
+  /** Where it sits, 0 to 1; beyond for an end that runs on. */
+  readonly at: number;
+  readonly label: string;
+  readonly valueText: string;
+  /** Numbers for the slider role: a share of the line in thousandths. */
+  readonly readOnly: boolean;
+  readonly children: ReactNode;
+  /** Dragged to a share of the line. */
+  readonly onDrag: (at: number) => void;
+  readonly onStep: (direction: 1 | -1) => void;
+  readonly onEdge?: (edge: 'first' | 'last') => void;
+  readonly onRemove: () => void;
+  /** A press without a drag, Space or Enter. */
+  readonly onPress?: () => void;
+}
+
+/** Something that slides along the line: by hand, by arrow keys; Delete takes it away. */
+export function LineHandle({
+  geometry,
+  at,
+  label,
+  valueText,
+  readOnly,
+  children,
+  onDrag,
+  onStep,
+  onEdge,
+  onRemove,
+  onPress,
+}: Props) {
+  const t = useTranslations('interactions.numberLine');
+  const [dragging, setDragging] = useState(false);
+  const moved = useRef(false);
+  const shareOf = (clientX: number, element: HTMLElement): number => {
+    const box = element.closest('[data-line]')?.getBoundingClientRect();
+    return box ? geometry.toAt(((clientX - box.left) / box.width) * geometry.width) : 0;
+  };
+  const keys = (event: KeyboardEvent) => {
+    if (readOnly || event.altKey || event.ctrlKey) return;
+    const acts: Record<string, (() => void) | undefined> = {
+      ArrowRight: () => onStep(1),
+      ArrowUp: () => onStep(1),
+      ArrowLeft: () => onStep(-1),
+      ArrowDown: () => onStep(-1),
+      Home: onEdge && (() => onEdge('first')),
+      End: onEdge && (() => onEdge('last')),
+      Delete: onRemove,
+      Backspace: onRemove,
+      Enter: onPress,
+      ' ': onPress,
+    };
+    const act = acts[event.key];
+    if (!act) return;
+    event.preventDefault();
+    act();
+  };
+  return (
+    <div
+      className={styles.handle}
+      style={{ left: `${(geometry.toX(at) / geometry.width) * 100}%`, top: geometry.y }}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-roledescription={t('handle')}
+      aria-valuemin={0}
+      aria-valuemax={1000}
+      aria-valuenow={Math.round(Math.max(0, Math.min(1, at)) * 1000)}
+      aria-valuetext={valueText}
+      aria-readonly={readOnly || undefined}
+      data-handle=""
+      data-dragging={dragging || undefined}
+      onPointerDown={(event) => {
+        if (readOnly || event.button !== 0) return;
+        event.stopPropagation();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        moved.current = false;
+        setDragging(true);
+      }}
+      onPointerMove={(event) => {
+        if (!dragging) return;
+        const to = shareOf(event.clientX, event.currentTarget);
+        if (!moved.current && Math.abs(geometry.toX(to) - geometry.toX(at)) < 5) return;
+        moved.current = true;
+        onDrag(to);
+      }}
+      onPointerUp={(event) => {
+        event.stopPropagation();
+        setDragging(false);
+        if (dragging && !moved.current) onPress?.();
+      }}
+      onPointerCancel={() => setDragging(false)}
+      onClick={(event) => event.stopPropagation()}
+      onKeyDown={keys}
+    >
+      {children}
+    </div>
+  );
+}

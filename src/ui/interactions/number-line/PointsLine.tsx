@@ -1,0 +1,129 @@
+'use client';
+
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import {
+  clampTo,
+  plot,
+  pointsOn,
+  pointsResponse,
+  type NumberLineModel,
+} from '@/core/interactions/number-line';
+import { labelOf } from '@/core/interactions/number-line/ticks';
+import { forCardinality } from '@/core/item/response';
+import * as q from '@/core/math/rational';
+import type { Rational } from '@/core/math/rational';
+import shared from '../shared.module.css';
+import { CountChip } from '../shared/CountChip';
+import { Notice } from '../shared/Notice';
+import type { InteractionProps } from '../types';
+import { Axis } from './Axis';
+import { LineHandle } from './LineHandle';
+import styles from './numberLine.module.css';
+import { TypeValue } from './TypeValue';
+import { useLine } from './useLine';
+
+/** Points on the line: pressed, dragged, stepped with the arrow keys, or typed. */
+export function PointsLine({
+  model,
+  response,
+  shape,
+  onAnswer,
+  announce,
+  readOnly,
+}: InteractionProps<NumberLineModel>) {
+  const t = useTranslations('interactions.numberLine');
+  const { ref, ticks, ends, geometry, atOf, tickAt, step, pressing } = useLine(model.scale);
+  const [notice, setNotice] = useState<string | null>(null);
+  const points = pointsOn(model, response);
+  const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
+  const words = (value: Rational) => labelOf(value, style);
+  const give = (next: readonly Rational[]) => {
+    setNotice(null);
+    onAnswer(forCardinality(pointsResponse(next), shape.cardinality));
+  };
+  const add = (value: Rational) => {
+    if (readOnly) return;
+    const move = plot(model, response, value);
+    if (move.kind === 'full') {
+      const full = t('full', { maximum: move.maximum });
+      setNotice(full);
+      announce(full);
+    } else if (move.kind === 'changed') {
+      setNotice(null);
+      onAnswer(forCardinality(move.response, shape.cardinality));
+      announce(t('plotted', { value: words(value) }));
+    }
+  };
+  const moveTo = (index: number, value: Rational) => {
+    const to = clampTo(model.scale, value);
+    if (points.some((point, i) => i !== index && q.equals(point, to))) return;
+    give(points.map((point, i) => (i === index ? to : point)));
+  };
+  const remove = (index: number) => {
+    announce(t('removed', { value: words(points[index] ?? q.ZERO) }));
+    give(points.filter((_, i) => i !== index));
+  };
+  return (
+    <>
+      <CountChip counts={model.counts} chosen={points.length} />
+      <div
+        ref={ref}
+        className={styles.line}
+        style={{ height: geometry.height }}
+        data-line=""
+        {...pressing((at) => add(tickAt(at)))}
+      >
+        <svg
+          className={styles.drawing}
+          viewBox={`0 0 ${geometry.width} ${geometry.height}`}
+          aria-hidden="true"
+        >
+          <Axis ticks={ticks} geometry={geometry} />
+        </svg>
+        {points.map((point, i) => (
+          <LineHandle
+            key={i}
+            geometry={geometry}
+            at={atOf(point)}
+            label={t('point', { index: i + 1, total: points.length })}
+            valueText={words(point)}
+            readOnly={readOnly}
+            onDrag={(at) => moveTo(i, tickAt(at))}
+            onStep={(direction) => moveTo(i, step(point, direction))}
+            onEdge={(edge) => moveTo(i, edge === 'first' ? ends.min : ends.max)}
+            onRemove={() => remove(i)}
+          >
+            <span className={styles.flag}>{words(point)}</span>
+            <span className={styles.dot} />
+          </LineHandle>
+        ))}
+      </div>
+      {!readOnly && (
+        <div className={styles.controls}>
+          <TypeValue
+            label={t('typeLabel')}
+            action={t('typeAdd')}
+            within={(value) => q.compare(value, ends.min) >= 0 && q.compare(value, ends.max) <= 0}
+            outside={t('outside', { min: words(ends.min), max: words(ends.max) })}
+            onValue={add}
+          />
+          <button
+            type="button"
+            className={shared.button}
+            disabled={points.length === 0}
+            onClick={() => {
+              give([]);
+              announce(t('cleared'));
+            }}
+          >
+            <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
+          </button>
+        </div>
+      )}
+      <p className={styles.hint}>{t('pointsHint')}</p>
+      <Notice words={notice} />
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { moveEnd, toggleEnd, type Span } from '@/core/interactions/number-line/spans';
+import { exactOf, quantityText } from '@/core/interactions/quantity';
+import * as q from '@/core/math/rational';
+import shared from '../shared.module.css';
+import styles from './numberLine.module.css';
+
+interface Props {
+  readonly span: Span;
+  readonly words: string;
+  readonly readOnly: boolean;
+  readonly onChange: (span: Span) => void;
+  readonly onRemove: () => void;
+}
+
+/** One ray or interval in words, with both ends to be typed and opened or closed. */
+export function SpanRow({ span, words, readOnly, onChange, onRemove }: Props) {
+  const t = useTranslations('interactions.numberLine');
+  return (
+    <li className={styles.spanRow}>
+      <span className={styles.spanWords}>{words}</span>
+      {!readOnly && (
+        <span className={styles.ends}>
+          {(['from', 'to'] as const).map((side) => (
+            <span key={side} className={styles.typed}>
+              <EndField
+                label={t(side === 'from' ? 'fromShort' : 'toShort')}
+                value={span[side].at === null ? '' : quantityText(span[side].at)}
+                onValue={(text) => {
+                  const value = text.trim() === '' ? null : exactOf(text);
+                  if (text.trim() === '' || value) onChange(moveEnd(span, side, value, q.compare));
+                }}
+              />
+              <button
+                type="button"
+                className={shared.button}
+                disabled={span[side].at === null}
+                aria-label={t(span[side].closed ? 'openIt' : 'closeIt', {
+                  end: t(side === 'from' ? 'fromShort' : 'toShort'),
+                })}
+                onClick={() => onChange(toggleEnd(span, side))}
+              >
+                {t(span[side].closed ? 'closed' : 'open')}
+              </button>
+            </span>
+          ))}
+          <button
+            type="button"
+            className={shared.quiet}
+            aria-label={t('removeSpan', { span: words })}
+            onClick={onRemove}
+          >
+            <X size="1.2em" aria-hidden="true" />
+          </button>
+        </span>
+      )}
+    </li>
+  );
+}
+
+/** A field that gives its value when it is left or Enter is pressed. */
+function EndField({
+  label,
+  value,
+  onValue,
+}: {
+  label: string;
+  value: string;
+  onValue: (text: string) => void;
+}) {
+  const t = useTranslations('interactions.numberLine');
+  const [text, setText] = useState(value);
+  useEffect(() => setText(value), [value]);
+  const give = () => {
+    if (text !== value) onValue(text);
+  };
+  return (
+    <label>
+      {label}{' '}
+      <input
+        className={shared.field}
+        size={5}
+        value={text}
+        placeholder={t('endless')}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={give}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') give();
+        }}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,41 @@
+'use client';
+
+import { useMemo, useRef, type PointerEvent } from 'react';
+import { nearestTick, scaleOf, stepFrom, ticksOf, type Scale } from '@/core/interactions/number-line/ticks';
+import * as q from '@/core/math/rational';
+import type { Rational } from '@/core/math/rational';
+import { useWidth } from '../../kit/useWidth';
+import { geometryOf } from './Axis';
+
+/** The line at the size there is room for, and the ways between pixels, shares and exact values. */
+export function useLine(scale: Scale) {
+  const [ref, measured] = useWidth<HTMLDivElement>(600);
+  const pressed = useRef<{ x: number; y: number } | null>(null);
+  const ticks = useMemo(() => ticksOf(scale), [scale]);
+  const ends = useMemo(() => scaleOf(scale), [scale]);
+  const geometry = geometryOf(measured);
+  const length = q.toNumber(q.subtract(ends.max, ends.min));
+  return {
+    ref,
+    ticks,
+    ends,
+    geometry,
+    atOf: (value: Rational): number => q.toNumber(q.subtract(value, ends.min)) / length,
+    tickAt: (at: number): Rational => nearestTick(ticks, at)?.value ?? ends.min,
+    step: (value: Rational, direction: 1 | -1): Rational => stepFrom(ticks, value, direction),
+    /** Listeners for a press on the line itself (not a drag across it, which scrolls). */
+    pressing: (press: (at: number) => void) => ({
+      onPointerDown: (event: PointerEvent<HTMLElement>) => {
+        pressed.current = { x: event.clientX, y: event.clientY };
+      },
+      onPointerUp: (event: PointerEvent<HTMLElement>) => {
+        const from = pressed.current;
+        pressed.current = null;
+        const box = event.currentTarget.getBoundingClientRect();
+        if (!from || event.button !== 0 || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 8)
+          return;
+        press(geometry.toAt(((event.clientX - box.left) / box.width) * geometry.width));
+      },
+    }),
+  };
+}

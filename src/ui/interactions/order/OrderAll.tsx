@@ -1,0 +1,138 @@
+'use client';
+
+import {
+  DndContext,
+  PointerSensor,
+  closestCenter,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { ChevronDown, ChevronUp, GripVertical } from 'lucide-react';
+import { useId, useRef } from 'react';
+import { useTranslations } from 'use-intl';
+import { shownOrder, type OrderChoice, type OrderModel } from '@/core/interactions/order';
+import { moveTo } from '@/core/interactions/sequence';
+import { contentText } from '@/core/item/content';
+import { ContentView } from '../../content/ContentView';
+import { Prompt } from '../Prompt';
+import { SILENT } from '../shared/placing/PlacingArea';
+import type { InteractionProps } from '../types';
+import styles from './order.module.css';
+
+/** A list to be put in order, by dragging or by the arrows beside each line; "not set yet" until it is the student's own. */
+export function OrderAll(props: InteractionProps<OrderModel>) {
+  const { model, response, onAnswer, slots, announce } = props;
+  const t = useTranslations('interactions.order');
+  const id = useId();
+  const listRef = useRef<HTMLOListElement>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const order = shownOrder(model, response);
+  const isSet = response !== null;
+  const nameOf = (identifier: string) =>
+    contentText(model.choices.find((one) => one.identifier === identifier)?.content ?? []);
+  const move = (identifier: string, place: number) => {
+    const next = moveTo(order, identifier, place);
+    onAnswer(next);
+    announce(
+      t('moved', { name: nameOf(identifier), place: next.indexOf(identifier) + 1, total: next.length }),
+    );
+  };
+  return (
+    <div className={styles.block} role="group" aria-labelledby={model.prompt.length > 0 ? id : undefined}>
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={{ screenReaderInstructions: { draggable: '' }, announcements: SILENT }}
+        onDragEnd={({ active, over }) => {
+          if (over) move(String(active.id), order.indexOf(String(over.id)));
+        }}
+      >
+        <ol ref={listRef} className={styles.list}>
+          {order.map((identifier, place) => {
+            const choice = model.choices.find((one) => one.identifier === identifier);
+            return (
+              choice && (
+                <Line
+                  key={identifier}
+                  choice={choice}
+                  place={place}
+                  total={order.length}
+                  onMove={(to) => move(identifier, to)}
+                  {...props}
+                />
+              )
+            );
+          })}
+        </ol>
+      </DndContext>
+      {!isSet && (
+        <p className={styles.unset}>
+          {t('notSet')}
+          <button type="button" className={styles.keep} onClick={() => onAnswer(order)}>
+            {t('keep')}
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface LineProps extends InteractionProps<OrderModel> {
+  readonly choice: OrderChoice;
+  readonly place: number;
+  readonly total: number;
+  readonly onMove: (to: number) => void;
+}
+
+function Line({ choice, place, total, onMove, slots, model }: LineProps) {
+  const t = useTranslations('interactions.order');
+  const { setNodeRef: setDrop, isOver } = useDroppable({ id: choice.identifier });
+  const { setNodeRef: setDrag, listeners, transform, isDragging } = useDraggable({ id: choice.identifier });
+  const name = contentText(choice.content);
+  return (
+    <li
+      ref={setDrop}
+      className={styles.line}
+      data-over={(isOver && !isDragging) || undefined}
+      data-unit="choice"
+      data-unit-key={`${model.responseIdentifier}:${choice.identifier}`}
+    >
+      <div
+        ref={setDrag}
+        className={styles.piece}
+        data-dragging={isDragging || undefined}
+        style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
+      >
+        <span className={styles.grip} {...listeners} aria-hidden="true">
+          <GripVertical size="1.2em" />
+        </span>
+        <span className={styles.text}>
+          <ContentView content={choice.content} slots={slots} />
+        </span>
+        <button
+          type="button"
+          className={styles.arrow}
+          disabled={place === 0}
+          aria-label={t('up', { name })}
+          title={t('upShort')}
+          onClick={() => onMove(place - 1)}
+        >
+          <ChevronUp size="1.25em" aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          className={styles.arrow}
+          disabled={place === total - 1}
+          aria-label={t('down', { name })}
+          title={t('downShort')}
+          onClick={() => onMove(place + 1)}
+        >
+          <ChevronDown size="1.25em" aria-hidden="true" />
+        </button>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,157 @@
+'use client';
+
+import { Minus, Plus } from 'lucide-react';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import {
+  gridOf,
+  resplit,
+  shade,
+  shadingOf,
+  shadingResponse,
+  type PartitionModel,
+} from '@/core/interactions/partition';
+import { Enlargeable } from '../../kit/Enlargeable';
+import { Prompt } from '../Prompt';
+import shared from '../shared.module.css';
+import { useSweep } from '../shared/useSweep';
+import type { InteractionProps } from '../types';
+import styles from './partition.module.css';
+import { partPath, SIZE } from './shapes';
+
+/** A circle, bar or grid split into equal parts with "more" and "fewer"; parts are shaded by press, sweep or keys. */
+export function PartitionView({
+  model,
+  response,
+  onAnswer,
+  slots,
+  announce,
+  readOnly,
+}: InteractionProps<PartitionModel>) {
+  const t = useTranslations('interactions.partition');
+  const id = useId();
+  const svgRef = useRef<SVGSVGElement>(null);
+  const [focused, setFocused] = useState(0);
+  const shading = shadingOf(model, response);
+  // A sweep gives several answers before the attempt has drawn the first: it goes on from its own last.
+  const latest = useRef(shading);
+  latest.current = shading;
+  const parts = shading.length;
+  const shaded = shading.filter(Boolean).length;
+  const here = Math.min(focused, parts - 1);
+  const { width, height } = SIZE[model.shape];
+
+  const give = (next: readonly boolean[]) => {
+    latest.current = [...next];
+    onAnswer(shadingResponse(next));
+  };
+  const set = (index: number, on: boolean) => {
+    if (readOnly || latest.current[index] === on) return;
+    give(shade(latest.current, index, on));
+    announce(t(on ? 'shaded' : 'cleared', { part: index + 1, parts }));
+  };
+  const split = (count: number) => {
+    const next = resplit(model, shading, count);
+    if (!next) return announce(t(count > parts ? 'most' : 'least', { parts }));
+    give(next);
+    return announce(t('split', { parts: count }));
+  };
+  const sweep = useSweep(
+    (element) => element.getAttribute('data-part'),
+    (key) => !latest.current[Number(key)],
+    (key, on) => {
+      setFocused(Number(key));
+      set(Number(key), on);
+    },
+    !readOnly,
+  );
+  const keys = (event: KeyboardEvent) => {
+    const { columns } = model.shape === 'grid' ? gridOf(parts) : { columns: 1 };
+    const step = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: columns, ArrowUp: -columns }[event.key];
+    if (event.altKey || event.ctrlKey) return;
+    if (step !== undefined) {
+      event.preventDefault();
+      const to = (here + step + parts) % parts;
+      setFocused(to);
+      if (event.shiftKey) set(to, true);
+      svgRef.current?.querySelector<SVGElement>(`[data-part="${to}"]`)?.focus();
+    } else if (event.key === ' ' || event.key === 'Enter') {
+      event.preventDefault();
+      set(here, !shading[here]);
+    }
+  };
+  return (
+    <div
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <Enlargeable name={t(`shape.${model.shape}`)}>
+        <div className={styles.controls}>
+          {model.partsMax > model.partsMin && (
+            <>
+              <button
+                type="button"
+                className={shared.button}
+                disabled={readOnly || parts <= model.partsMin}
+                onClick={() => split(parts - 1)}
+              >
+                <Minus size="1.1em" aria-hidden="true" /> {t('fewer')}
+              </button>
+              <button
+                type="button"
+                className={shared.button}
+                disabled={readOnly || parts >= model.partsMax}
+                onClick={() => split(parts + 1)}
+              >
+                <Plus size="1.1em" aria-hidden="true" /> {t('more')}
+              </button>
+            </>
+          )}
+          <span className={styles.count} role="status">
+            {t('count', { shaded, parts })}
+          </span>
+          <button
+            type="button"
+            className={shared.button}
+            disabled={readOnly || shaded === 0}
+            onClick={() => give(shading.map(() => false))}
+          >
+            {t('none')}
+          </button>
+        </div>
+        <svg
+          ref={svgRef}
+          className={styles.figure}
+          data-shape={model.shape}
+          viewBox={`-4 -4 ${width + 8} ${height + 8}`}
+          role="group"
+          aria-label={t(`shape.${model.shape}`)}
+          onKeyDown={keys}
+          {...sweep}
+        >
+          {shading.map((on, i) => (
+            <path
+              key={`${parts}-${i}`}
+              d={partPath(model.shape, i, parts)}
+              className={styles.part}
+              role="checkbox"
+              aria-checked={on}
+              aria-label={t('part', { part: i + 1, parts })}
+              tabIndex={i === here ? 0 : -1}
+              data-part={i}
+              data-on={on || undefined}
+              onFocus={() => setFocused(i)}
+            />
+          ))}
+          {shading.map((on, i) =>
+            on ? <path key={i} d={partPath(model.shape, i, parts)} className={styles.hatch} /> : null,
+          )}
+        </svg>
+      </Enlargeable>
+      <p className={styles.hint}>{t('hint')}</p>
+    </div>
+  );
+}

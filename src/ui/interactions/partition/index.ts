@@ -1,0 +1,6 @@
+import { defineLazyView } from '../types';
+
+export const partitionView = defineLazyView(
+  'partition',
+  async () => (await import('./PartitionView')).PartitionView,
+);

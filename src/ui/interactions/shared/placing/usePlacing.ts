@@ -1,0 +1,123 @@
+'use client';
+
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import {
+  copiesLeft,
+  pairsOf,
+  piecesIn,
+  placementOf,
+  putInto,
+  takeOut,
+  type Board,
+  type Placement,
+} from '@/core/interactions/placing';
+import { forCardinality } from '@/core/item/response';
+import type { InteractionProps } from '../../types';
+
+/** What is in the student's hand: a piece from the list (`from` null), or one that lies in a place. */
+export interface Held {
+  readonly piece: string;
+  readonly from: string | null;
+}
+
+type Answering = Pick<InteractionProps, 'response' | 'shape' | 'onAnswer' | 'announce' | 'readOnly'>;
+
+/**
+ * The moves of putting pieces into places, the same for dragging, click-click and keys, each said aloud in plain words.
+ * Picking up is a state, not a mode: Escape, or a press on the same thing, puts it down.
+ */
+export function usePlacing(
+  { response, shape, onAnswer, announce, readOnly }: Answering,
+  board: Board,
+  nameOf: (piece: string) => string,
+  placeName: (place: string) => string,
+) {
+  const t = useTranslations('interactions.placing');
+  const [held, setHeld] = useState<Held | null>(null);
+  const [notice, setNotice] = useState<string | null>(null);
+  const placement = placementOf(response);
+
+  const give = (next: Placement) => {
+    onAnswer(forCardinality(pairsOf(board, next), shape.cardinality));
+  };
+  const refuse = (words: string) => {
+    setNotice(words);
+    announce(words);
+  };
+
+  const put = ({ piece, from }: Held, target: string) => {
+    setHeld(null);
+    setNotice(null);
+    const move = putInto(board, placement, piece, target, from);
+    const name = nameOf(piece);
+    switch (move.kind) {
+      case 'same':
+        return;
+      case 'no-copy':
+        return refuse(t('noCopy', { name }));
+      case 'full':
+        return refuse(
+          move.who === 'all'
+            ? t('fullAll', { maximum: move.maximum })
+            : t('fullPlace', { place: placeName(target), maximum: move.maximum }),
+        );
+      case 'changed': {
+        give(move.placement);
+        const placed = t('placed', { name, place: placeName(target) });
+        if (move.displaced === null) return announce(placed);
+        const before = nameOf(move.displaced);
+        const after =
+          move.displacedTo === null
+            ? t('swappedToList', { before, place: placeName(target) })
+            : t('swapped', { before, other: placeName(move.displacedTo) });
+        return announce(`${placed} ${after}`);
+      }
+    }
+  };
+
+  const remove = (piece: string, place: string) => {
+    setHeld(null);
+    setNotice(null);
+    give(takeOut(placement, piece, place));
+    announce(t('takenOut', { name: nameOf(piece), place: placeName(place) }));
+  };
+
+  const hold = (next: Held) => {
+    const same = held?.piece === next.piece && held.from === next.from;
+    setHeld(same ? null : next);
+    setNotice(null);
+    announce(t(same ? 'putDown' : 'pickedUp', { name: nameOf(next.piece) }));
+  };
+
+  return {
+    board,
+    placement,
+    held,
+    notice,
+    readOnly,
+    nameOf,
+    placeName,
+    inside: (place: string) => piecesIn(placement, place),
+    left: (piece: Board['pieces'][number]) => copiesLeft(piece, placement),
+    isHeld: (piece: string, from: string | null) => held?.piece === piece && held.from === from,
+    put,
+    remove,
+    letGo: () => setHeld(null),
+    pressPiece: (piece: string) => hold({ piece, from: null }),
+    pressInside: (piece: string, place: string) => {
+      if (held && held.from !== place) put(held, place);
+      else hold({ piece, from: place });
+    },
+    pressPlace: (place: string) => {
+      if (held && held.from !== place) put(held, place);
+      else if (held) setHeld(null);
+      else announce(t('emptyPlace', { place: placeName(place) }));
+    },
+    pressList: () => {
+      if (held?.from) remove(held.piece, held.from);
+      else setHeld(null);
+    },
+  };
+}
+export type Placing = ReturnType<typeof usePlacing>;

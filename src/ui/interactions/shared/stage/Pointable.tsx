@@ -1,0 +1,89 @@
+'use client';
+
+import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useTranslations } from 'use-intl';
+import type { PicturePoint } from '@/core/interactions/pointing';
+import type { StageSize } from './Stage';
+import styles from './pointable.module.css';
+
+interface HandleProps {
+  readonly point: PicturePoint;
+  readonly size: StageSize;
+  readonly label: string;
+  readonly children: ReactNode;
+  readonly onMove: (point: PicturePoint) => void;
+  readonly onRemove: () => void;
+  readonly readOnly: boolean;
+}
+
+/** Pixels one arrow key moves; with Shift ten times as far. */
+const STEP = 1;
+
+/** Something that sits on a point of the picture: dragged, moved by the arrow keys, taken away by Delete. */
+export function PointHandle({ point, size, label, children, onMove, onRemove, readOnly }: HandleProps) {
+  const t = useTranslations('interactions.graphic');
+  const [dragged, setDragged] = useState<PicturePoint | null>(null);
+  const grip = useRef<{ dx: number; dy: number } | null>(null);
+  const shown = dragged ?? point;
+  const toPicture = (event: PointerEvent<HTMLElement>): PicturePoint | null => {
+    const box = event.currentTarget.closest('[data-stage]')?.getBoundingClientRect();
+    if (!box) return null;
+    return {
+      x: ((event.clientX - box.left) / box.width) * size.width,
+      y: ((event.clientY - box.top) / box.height) * size.height,
+    };
+  };
+  const bounded = ({ x, y }: PicturePoint): PicturePoint => ({
+    x: Math.max(0, Math.min(size.width, x)),
+    y: Math.max(0, Math.min(size.height, y)),
+  });
+  return (
+    <button
+      type="button"
+      className={styles.handle}
+      style={{ left: `${(shown.x / size.width) * 100}%`, top: `${(shown.y / size.height) * 100}%` }}
+      aria-label={t('at', { name: label, x: Math.round(shown.x), y: Math.round(shown.y) })}
+      aria-roledescription={t('movable')}
+      data-handle=""
+      data-dragging={dragged ? true : undefined}
+      onPointerDown={(event) => {
+        const at = toPicture(event);
+        if (!at || readOnly || event.button !== 0) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        grip.current = { dx: at.x - point.x, dy: at.y - point.y };
+      }}
+      onPointerMove={(event) => {
+        const at = toPicture(event);
+        if (at && grip.current) setDragged(bounded({ x: at.x - grip.current.dx, y: at.y - grip.current.dy }));
+      }}
+      onPointerUp={() => {
+        if (dragged) onMove(dragged);
+        grip.current = null;
+        setDragged(null);
+      }}
+      onPointerCancel={() => {
+        grip.current = null;
+        setDragged(null);
+      }}
+      onKeyDown={(event) => {
+        const step = event.shiftKey ? STEP * 10 : STEP;
+        const move = {
+          ArrowLeft: [-step, 0],
+          ArrowRight: [step, 0],
+          ArrowUp: [0, -step],
+          ArrowDown: [0, step],
+        }[event.key];
+        if (readOnly || event.altKey || event.ctrlKey) return;
+        if (move) {
+          event.preventDefault();
+          onMove(bounded({ x: point.x + (move[0] ?? 0), y: point.y + (move[1] ?? 0) }));
+        } else if (event.key === 'Delete' || event.key === 'Backspace') {
+          event.preventDefault();
+          onRemove();
+        }
+      }}
+    >
+      {children}
+    </button>
+  );
+}

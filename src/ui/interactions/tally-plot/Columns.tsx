@@ -1,0 +1,124 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import styles from './tallyPlot.module.css';
+import { ValueField, type PlotProps } from './ValueField';
+
+/** Numbers of the scale, as many as are legible. */
+function scaleOf(max: number, step: number): number[] {
+  const count = Math.round(max / step);
+  const every = [1, 2, 5, 10, 20, 25, 50, 100].find((one) => count / one <= 10) ?? count;
+  return Array.from({ length: Math.floor(count / every) + 1 }, (_, i) =>
+    Number((i * every * step).toPrecision(12)),
+  );
+}
+
+/** Bars or stacks of marks over their categories; each is a slider that stands upright. */
+export function Columns({ model, values, set, move, readOnly }: PlotProps) {
+  const t = useTranslations('interactions.tallyPlot');
+  const dragging = useRef<number | null>(null);
+  const scale = scaleOf(model.max, model.step);
+  const valueAt = (event: PointerEvent<HTMLElement>): number => {
+    const box = event.currentTarget.getBoundingClientRect();
+    return ((box.bottom - event.clientY) / box.height) * model.max;
+  };
+  const toNext = (value: number) =>
+    model.kind === 'marks' ? Math.ceil(value / model.step) * model.step : value;
+  const keys = (event: KeyboardEvent, i: number) => {
+    const value = values[i] ?? 0;
+    const to = {
+      ArrowUp: value + model.step,
+      ArrowRight: value + model.step,
+      ArrowDown: value - model.step,
+      ArrowLeft: value - model.step,
+      PageUp: value + model.step * 5,
+      PageDown: value - model.step * 5,
+      Home: 0,
+      End: model.max,
+      Delete: 0,
+      Backspace: 0,
+    }[event.key];
+    if (to === undefined || event.altKey || event.ctrlKey) return;
+    event.preventDefault();
+    set(i, to);
+  };
+  return (
+    <div className={styles.plot}>
+      {model.kind === 'bars' && (
+        <div className={styles.scale} aria-hidden="true">
+          {scale.map((value) => (
+            <span key={value} style={{ bottom: `${(value / model.max) * 100}%` }}>
+              {value}
+            </span>
+          ))}
+        </div>
+      )}
+      <div className={styles.columns}>
+        {model.categories.map((category, i) => {
+          const value = values[i] ?? 0;
+          return (
+            <div key={i} className={styles.column}>
+              <div
+                className={styles.shaft}
+                data-kind={model.kind}
+                role="slider"
+                tabIndex={0}
+                aria-orientation="vertical"
+                aria-label={category}
+                aria-valuemin={0}
+                aria-valuemax={model.max}
+                aria-valuenow={value}
+                aria-readonly={readOnly || undefined}
+                data-category={i}
+                onKeyDown={(event) => keys(event, i)}
+                onPointerDown={(event) => {
+                  if (readOnly || event.button !== 0) return;
+                  event.currentTarget.setPointerCapture(event.pointerId);
+                  dragging.current = i;
+                  set(i, toNext(valueAt(event)));
+                }}
+                onPointerMove={(event) => {
+                  if (dragging.current === i) set(i, toNext(valueAt(event)));
+                }}
+                onPointerUp={() => {
+                  dragging.current = null;
+                }}
+                onPointerCancel={() => {
+                  dragging.current = null;
+                }}
+              >
+                {model.kind === 'bars' ? (
+                  <>
+                    {scale.map((line) => (
+                      <i
+                        key={line}
+                        className={styles.rule}
+                        style={{ bottom: `${(line / model.max) * 100}%` }}
+                      />
+                    ))}
+                    <i className={styles.bar} style={{ height: `${(value / model.max) * 100}%` }} />
+                  </>
+                ) : (
+                  Array.from({ length: Math.round(value / model.step) }, (_, n) => (
+                    <i
+                      key={n}
+                      className={styles.mark}
+                      style={{ height: `${(model.step / model.max) * 100}%` }}
+                    >
+                      <X size="100%" strokeWidth={3} aria-hidden="true" />
+                    </i>
+                  ))
+                )}
+              </div>
+              <span className={styles.category}>{category}</span>
+              <ValueField model={model} values={values} set={set} move={move} readOnly={readOnly} index={i} />
+            </div>
+          );
+        })}
+      </div>
+      <span className="visually-hidden">{t('upTo', { max: model.max, step: model.step })}</span>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import { Minus, Plus } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { TallyPlotModel } from '@/core/interactions/tally-plot';
+import shared from '../shared.module.css';
+import styles from './tallyPlot.module.css';
+
+export interface PlotProps {
+  readonly model: TallyPlotModel;
+  readonly values: readonly number[];
+  readonly set: (index: number, value: number) => void;
+  /** One counter from a box or the supply (null) to a box or out (null). */
+  readonly move: (from: number | null, to: number | null) => void;
+  readonly readOnly: boolean;
+}
+
+/** One fewer, the number itself to be typed, one more. */
+export function ValueField({ model, values, set, readOnly, index }: PlotProps & { readonly index: number }) {
+  const t = useTranslations('interactions.tallyPlot');
+  const value = values[index] ?? 0;
+  const category = model.categories[index] ?? '';
+  const [text, setText] = useState(String(value));
+  useEffect(() => setText(String(value)), [value]);
+  const give = () => {
+    const typed = Number(text);
+    if (text.trim() !== '' && Number.isFinite(typed)) set(index, typed);
+    setText(String(value));
+  };
+  return (
+    <span className={styles.field}>
+      <button
+        type="button"
+        className={shared.quiet}
+        aria-label={t('fewer', { category })}
+        disabled={readOnly || value <= 0}
+        onClick={() => set(index, value - model.step)}
+      >
+        <Minus size="1.1em" aria-hidden="true" />
+      </button>
+      <input
+        className={styles.number}
+        inputMode="decimal"
+        aria-label={t('value', { category })}
+        value={text}
+        readOnly={readOnly}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={give}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') give();
+        }}
+      />
+      <button
+        type="button"
+        className={shared.quiet}
+        aria-label={t('more', { category })}
+        disabled={readOnly || value >= model.max}
+        onClick={() => set(index, value + model.step)}
+      >
+        <Plus size="1.1em" aria-hidden="true" />
+      </button>
+    </span>
+  );
+}

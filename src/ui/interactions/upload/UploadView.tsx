@@ -1,0 +1,131 @@
+'use client';
+
+import { Paperclip, Trash2 } from 'lucide-react';
+import { useId, useRef, useState, type DragEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import { bytesIn, fileText, MAX_FILE_BYTES, readFile } from '@/core/interactions/file';
+import { takesType, type UploadModel } from '@/core/interactions/upload';
+import { responseTexts } from '@/core/item/response';
+import { Prompt } from '../Prompt';
+import shared from '../shared.module.css';
+import { Notice } from '../shared/Notice';
+import type { InteractionProps } from '../types';
+import styles from './upload.module.css';
+
+const readAsBase64 = (file: File): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result).split(',')[1] ?? '');
+    reader.onerror = () => reject(reader.error ?? new Error('the file could not be read'));
+    reader.readAsDataURL(file);
+  });
+
+/** A file handed in: chosen or dropped, shown by name, size and (for pictures) as it looks; limits are said before and after. */
+export function UploadView({
+  model,
+  response,
+  onAnswer,
+  slots,
+  announce,
+  readOnly,
+  position,
+}: InteractionProps<UploadModel>) {
+  const t = useTranslations('interactions.upload');
+  const id = useId();
+  const inputRef = useRef<HTMLInputElement>(null);
+  const [notice, setNotice] = useState<string | null>(null);
+  const [over, setOver] = useState(false);
+  const [text] = responseTexts(response);
+  const file = text === undefined ? null : readFile(text);
+  const limit = MAX_FILE_BYTES / 1_000_000;
+
+  const refuse = (words: string) => {
+    setNotice(words);
+    announce(words);
+  };
+  const take = async (chosen: File | undefined) => {
+    if (!chosen || readOnly) return;
+    const mediaType = /^[\w.+-]+\/[\w.+-]+$/.test(chosen.type) ? chosen.type : 'application/octet-stream';
+    if (!takesType(model, mediaType))
+      return refuse(t('wrongType', { name: chosen.name, types: model.types.join(', ') }));
+    if (chosen.size > MAX_FILE_BYTES) return refuse(t('tooLarge', { name: chosen.name, limit }));
+    if (chosen.size === 0) return refuse(t('emptyFile', { name: chosen.name }));
+    try {
+      const data = await readAsBase64(chosen);
+      setNotice(null);
+      onAnswer(fileText({ name: chosen.name, mediaType, data }));
+      announce(t('taken', { name: chosen.name }));
+    } catch {
+      refuse(t('unreadable', { name: chosen.name }));
+    }
+  };
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    void take(event.dataTransfer.files[0]);
+  };
+  return (
+    <div
+      role="group"
+      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      data-unit="box"
+      data-unit-key={model.responseIdentifier}
+    >
+      <Prompt id={id} content={model.prompt} slots={slots} />
+      <div
+        className={styles.area}
+        data-over={over || undefined}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={drop}
+      >
+        {text === undefined ? (
+          <p className={styles.none}>{t('none')}</p>
+        ) : (
+          <p className={styles.file}>
+            {file?.mediaType.startsWith('image/') && <img className={styles.preview} src={text} alt="" />}
+            <span className={styles.name}>
+              <b>{file?.name || t('file')}</b>
+              {file && <span>{t('size', { size: Math.max(1, Math.round(bytesIn(file.data) / 1000)) })}</span>}
+            </span>
+            <button
+              type="button"
+              className={shared.button}
+              onClick={() => {
+                onAnswer(null);
+                announce(t('removed'));
+              }}
+            >
+              <Trash2 size="1.1em" aria-hidden="true" /> {t('remove')}
+            </button>
+          </p>
+        )}
+        <input
+          ref={inputRef}
+          type="file"
+          className="visually-hidden"
+          tabIndex={-1}
+          aria-label={t('label', position)}
+          accept={model.types.length > 0 ? model.types.join(',') : undefined}
+          disabled={readOnly}
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+        <button type="button" className={shared.button} onClick={() => inputRef.current?.click()}>
+          <Paperclip size="1.1em" aria-hidden="true" /> {t(text === undefined ? 'choose' : 'another')}
+        </button>
+      </div>
+      <p className={styles.limits}>
+        {model.types.length > 0
+          ? t('limits', { limit, types: model.types.join(', ') })
+          : t('limit', { limit })}
+      </p>
+      <Notice words={notice} />
+    </div>
+  );
+}

@@ -1,0 +1,3 @@
+import { defineLazyView } from '../types';
+
+export const uploadView = defineLazyView('upload', async () => (await import('./UploadView')).UploadView);

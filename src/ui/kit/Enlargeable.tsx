@@ -1,0 +1,68 @@
+'use client';
+
+import { Maximize2, X } from 'lucide-react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useTranslations } from 'use-intl';
+import styles from './enlargeable.module.css';
+
+/** Everything on the page but this element and what says things aloud is out of reach while it fills the screen. */
+function useAlone(element: HTMLElement | null, on: boolean): void {
+  useEffect(() => {
+    if (!element || !on) return undefined;
+    const made: Element[] = [];
+    for (let node: Element = element; node.parentElement; node = node.parentElement) {
+      for (const sibling of node.parentElement.children) {
+        if (sibling === node || sibling.hasAttribute('inert') || sibling.hasAttribute('data-announcer'))
+          continue;
+        sibling.setAttribute('inert', '');
+        made.push(sibling);
+      }
+    }
+    return () => made.forEach((one) => one.removeAttribute('inert'));
+  }, [element, on]);
+}
+
+/**
+ * A picture or graph that can be enlarged to fill the screen (work.md, B10). What is inside stays the same element, so a
+ * graph is drawn on in either size. The button bears no text of its own: it stands in text that tools anchor to.
+ */
+export function Enlargeable({ children, name }: { children: ReactNode; name?: string }) {
+  const t = useTranslations('enlarge');
+  const [element, setElement] = useState<HTMLElement | null>(null);
+  const [on, setOn] = useState(false);
+  const buttonRef = useRef<HTMLButtonElement>(null);
+  useAlone(element, on);
+  const label = on ? t('close') : t('open', { name: name ?? t('picture') });
+  const toggle = () => {
+    setOn(!on);
+    buttonRef.current?.focus();
+  };
+  return (
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape closes from anywhere inside
+    <span
+      ref={setElement}
+      className={styles.frame}
+      data-large={on || undefined}
+      role={on ? 'dialog' : undefined}
+      aria-modal={on || undefined}
+      aria-label={on ? (name ?? t('picture')) : undefined}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape' || !on || event.defaultPrevented) return;
+        event.stopPropagation();
+        toggle();
+      }}
+    >
+      <button
+        ref={buttonRef}
+        type="button"
+        className={styles.button}
+        aria-label={label}
+        title={label}
+        onClick={toggle}
+      >
+        {on ? <X size="1.25em" aria-hidden="true" /> : <Maximize2 size="1.125em" aria-hidden="true" />}
+      </button>
+      {children}
+    </span>
+  );
+}
