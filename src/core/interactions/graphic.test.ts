@@ -137,11 +137,11 @@ describe('points', () => {
     `<qti-select-point-interaction response-identifier="R" ${attributes}>${IMG}</qti-select-point-interaction>`;
   test('as many as asked for; a single point is one', () => {
     const two = read(POINTS, body('min-choices="2" max-choices="2"'));
-    expect(progress(two.item, ['1 2'])).toEqual(['partial', 'choose']);
+    expect(progress(two.item, ['1 2'])).toEqual(['partial', 'pointsSet']);
     expect(progress(two.item, ['1 2', '3 4'])).toEqual(['complete', null]);
     const one = read('cardinality="single" base-type="point"', body(''));
     expect(progress(one.item, '1 2')).toEqual(['complete', null]);
-    expect(progress(one.item, 'here')).toEqual(['empty', 'choose']);
+    expect(progress(one.item, 'here')).toEqual(['empty', 'nothingPlaced']);
   });
   test('one over the maximum says so; where one is wanted it moves', () => {
     const at = { x: 1, y: 2 };

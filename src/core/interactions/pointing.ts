@@ -1,6 +1,6 @@
 import { responseTexts, type RawResponse } from '../item/response';
-import { countProgress, type Counts } from './counts';
-import type { Progress } from './types';
+import type { Counts } from './counts';
+import { complete, empty, partial, type Progress } from './types';
 
 /** Points set on a picture, in pixels of it: the moves of select point and position object. */
 export interface PicturePoint {
@@ -52,6 +52,10 @@ export const inPicture = ({ x, y }: PicturePoint, width: number, height: number)
   y: Math.max(0, Math.min(height, y)),
 });
 
-/** Progress of points: all texts must be points, and as many as asked for. */
-export const pointProgress = (response: RawResponse, counts: Counts): Progress =>
-  countProgress(pointsOf(response).length, counts);
+/** Progress of points: as many as asked for. */
+export function pointProgress(response: RawResponse, { minimum, maximum }: Counts): Progress {
+  const set = pointsOf(response).length;
+  if (set === 0) return empty('nothingPlaced');
+  if (set < minimum) return partial('pointsSet', { wanted: minimum, set });
+  return maximum > 0 && set > maximum ? partial('tooMany', { maximum, chosen: set }) : complete;
+}

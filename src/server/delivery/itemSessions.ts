@@ -2,7 +2,9 @@ import { deliverItem, itemSeed, triesOf, type ItemSession } from '@/core/item/de
 import type { DeliveredItem } from '@/core/item/delivered';
 import { itemRefsOf, type ItemRef, type TestPart } from '@/core/item/test';
 import type { Value } from '@/core/item/value';
-import { scoreItem } from '@/core/processing/score';
+import { interactionsOf } from '@/core/item/content';
+import type { Item } from '@/core/item/item';
+import { scoreItem, type RawResponses } from '@/core/processing/score';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -46,6 +48,21 @@ const isOver = (
   return allowed > 0 && tries >= allowed;
 };
 
+export interface CheckRequest {
+  readonly attemptId: string;
+  /** Identifier of the item reference. */
+  readonly item: string;
+  /** The response of the end attempt button that asked; null for the player's own. */
+  readonly by: string | null;
+}
+
+/** The responses as they stand; of the buttons that end a try only the one that was pressed is true (QTI 3.0, "end attempt"). */
+function responsesFor(item: Item, responses: RawResponses, by: string | null): RawResponses {
+  const buttons = interactionsOf(item.body).filter((one) => one.type === 'end-attempt');
+  const pressed = buttons.map(({ responseIdentifier: id }) => [id, String(id === by)] as const);
+  return { ...responses, ...Object.fromEntries(pressed) };
+}
+
 /**
  * Checks the answer to one question now (QTI 3.0, "end attempt"): scores it, keeps the outcomes, and gives the question back
  * with the feedback that may be seen. Answers already sent count; the browser sends what it holds first.
@@ -54,8 +71,7 @@ const isOver = (
 export function checkItem(
   db: Db,
   user: User,
-  attemptId: string,
-  item: string,
+  { attemptId, item, by }: CheckRequest,
   device: string,
   now: number,
 ): { item: DeliveredItem } {
@@ -73,7 +89,7 @@ export function checkItem(
       if (attempt.phase !== 'running' || allowed === null || own?.closed) throw new Refusal('closed', 409);
       const before = sessionsOf(db, attemptId).get(item);
       const tries = (before?.tries ?? 0) + 1;
-      const { outcomes } = scoreItem(model, own?.responses ?? {}, {
+      const { outcomes } = scoreItem(model, responsesFor(model, own?.responses ?? {}, by), {
         seed: itemSeed(attempt.seed, item),
         tries,
         before: model.adaptive ? before?.outcomes : undefined,

@@ -22,11 +22,18 @@ function useAlone(element: HTMLElement | null, on: boolean): void {
   }, [element, on]);
 }
 
+interface Props {
+  readonly children: ReactNode;
+  readonly name?: string;
+  /** Width at which what is inside stops growing in its place, so that the button sits at its corner. */
+  readonly widest?: string;
+}
+
 /**
  * A picture or graph that can be enlarged to fill the screen (work.md, B10). What is inside stays the same element, so a
  * graph is drawn on in either size. The button bears no text of its own: it stands in text that tools anchor to.
  */
-export function Enlargeable({ children, name }: { children: ReactNode; name?: string }) {
+export function Enlargeable({ children, name, widest }: Props) {
   const t = useTranslations('enlarge');
   const [element, setElement] = useState<HTMLElement | null>(null);
   const [on, setOn] = useState(false);
@@ -43,6 +50,7 @@ export function Enlargeable({ children, name }: { children: ReactNode; name?: st
       ref={setElement}
       className={styles.frame}
       data-large={on || undefined}
+      style={on ? undefined : { maxWidth: widest }}
       role={on ? 'dialog' : undefined}
       aria-modal={on || undefined}
       aria-label={on ? (name ?? t('picture')) : undefined}

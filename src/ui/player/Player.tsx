@@ -93,7 +93,8 @@ interface RunningProps extends Loaded {
 }
 
 function Running({ attemptId, content, session, onTakeBack }: RunningProps) {
-  const { test, student } = content;
+  const { student } = content;
+  const [test, setTest] = useState(content.test);
   const t = useTranslations('covers');
   const status = useSyncExternalStore(session.subscribe, session.getStatus, session.getStatus);
   const tools = useSyncExternalStore(
@@ -112,9 +113,9 @@ function Running({ attemptId, content, session, onTakeBack }: RunningProps) {
     typeof tools.magnifier?.factor === 'number' ? tools.magnifier.factor : student.needs.magnification;
   usePageLook(scheme, magnification);
   useSessionEvents(session);
-  const ready = usePreload(test);
+  const ready = usePreload(content.test);
   const layout = useLayout(magnification);
-  const assetUrl = useAssets(attemptId, test.assets);
+  const assetUrl = useAssets(attemptId, content.test.assets);
   const handedIn = useCallback(() => window.location.assign(`/attempts/${attemptId}/score`), [attemptId]);
   const timeUp = useTimeUp(session, handedIn);
   const isHandedIn = status.over || phase === 'handed-in';
@@ -136,6 +137,15 @@ function Running({ attemptId, content, session, onTakeBack }: RunningProps) {
       assetUrl,
       announce,
       dispatch: (action) => session.dispatch(action),
+      check: async (ref, by) => {
+        try {
+          const item = await session.check(ref, by);
+          setTest((before) => ({ ...before, items: { ...before.items, [ref]: item } }));
+          return true;
+        } catch {
+          return false;
+        }
+      },
     }),
     [session, test, student, layout, assetUrl, announce],
   );

@@ -20,6 +20,8 @@ export interface PlayerValue {
   /** Says something to a screen reader, politely. */
   readonly announce: (words: string) => void;
   readonly dispatch: (action: BrowserAction) => void;
+  /** Has the answer to a question checked now. False when it did not get through; nothing is lost. */
+  readonly check: (ref: string, by: string | null) => Promise<boolean>;
 }
 
 const PlayerContext = createContext<PlayerValue | null>(null);

@@ -112,7 +112,7 @@ export const coordinatePlane = defineInteraction<CoordinatePlaneModel>({
       .toLowerCase()
       .split(/[\s,]+/)
       .filter(Boolean);
-    const tools = PLANE_TOOLS.filter((one) => named.includes(one));
+    const tools = [...new Set(named)].flatMap((one) => PLANE_TOOLS.find((tool) => tool === one) ?? []);
     const unknown = named.find((one) => !PLANE_TOOLS.some((tool) => tool === one));
     if (unknown !== undefined || tools.length === 0)
       context.report.error(

@@ -23,7 +23,7 @@ export function PlaneGrid({ model, geometry }: { model: CoordinatePlaneModel; ge
   const [zeroX, zeroY] = [Math.max(x.min, Math.min(x.max, 0)), Math.max(y.min, Math.min(y.max, 0))];
   const origin = toPixel({ x: zeroX, y: zeroY });
   const widest = Math.max(...xs.map((value) => text(value).length));
-  const everyX = labelEvery(xs.length, innerWidth, (widest * 9 + 12) * scale);
+  const everyX = labelEvery(xs.length, innerWidth, (widest * 9 + 7) * scale);
   const everyY = labelEvery(ys.length, innerHeight, 22 * scale);
   const size = 15 * scale;
   const [right, bottom] = [left + innerWidth, top + innerHeight];
@@ -39,8 +39,8 @@ export function PlaneGrid({ model, geometry }: { model: CoordinatePlaneModel; ge
       })}
       <line className={styles.axis} x1={left} x2={right} y1={origin.y} y2={origin.y} />
       <line className={styles.axis} x1={origin.x} x2={origin.x} y1={top} y2={bottom} />
-      {xs.map((value, i) =>
-        i % everyX === 0 || value === 0 ? (
+      {xs.map((value) =>
+        Math.round(value / x.step) % everyX === 0 ? (
           <text
             key={`x${value}`}
             className={styles.number}
@@ -53,8 +53,8 @@ export function PlaneGrid({ model, geometry }: { model: CoordinatePlaneModel; ge
           </text>
         ) : null,
       )}
-      {ys.map((value, i) =>
-        i % everyY === 0 || value === 0 ? (
+      {ys.map((value) =>
+        Math.round(value / y.step) % everyY === 0 ? (
           <text
             key={`y${value}`}
             className={styles.number}

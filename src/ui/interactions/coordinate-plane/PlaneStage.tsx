@@ -23,11 +23,12 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
   const t = useTranslations('interactions.plane');
   const clip = useId();
   const [ref, measured] = useWidth<HTMLDivElement>(520);
+  // Enlarged it fills the screen; in its place the way on stays in sight.
   const large = measured.width > 760 * measured.scale;
   const geometry = planeGeometry(
     model,
     measured,
-    large ? Math.max(420, window.innerHeight - 230) : 430 * measured.scale,
+    Math.max(400 * measured.scale, window.innerHeight - (large ? 230 : 330)),
   );
   const stageRef = useRef<HTMLDivElement>(null);
   const [cross, setCross] = useState<PlanePoint | null>(null);

@@ -13,6 +13,7 @@ export function EndAttemptView({
   onAnswer,
   endTry,
   announce,
+  readOnly,
 }: InteractionProps<EndAttemptModel>) {
   const t = useTranslations('interactions.endAttempt');
   const pressed = responseTexts(response)[0] === 'true';
@@ -20,11 +21,12 @@ export function EndAttemptView({
     <button
       type="button"
       className={shared.button}
+      disabled={readOnly}
       aria-pressed={endTry ? undefined : pressed}
       onClick={() => {
-        onAnswer(endTry || !pressed ? 'true' : null);
-        if (endTry) endTry();
-        else announce(t(pressed ? 'takenBack' : 'asked'));
+        if (endTry) return endTry();
+        onAnswer(pressed ? null : 'true');
+        return announce(t(pressed ? 'takenBack' : 'asked'));
       }}
     >
       {model.title || t('title')}

@@ -4,36 +4,26 @@ import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { equation, type EquationModel } from '@/core/interactions/equation';
 import { responseTexts } from '@/core/item/response';
-import { readMath, toLatex, toTyped } from '@/core/math';
 import { useLater } from '../../kit/useLater';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
-import { useTypedAnswer } from '../useTypedAnswer';
 import styles from './equation.module.css';
+import { SayIt } from './SayIt';
+import { Typed } from './Typed';
+import { WorkLines } from './WorkLines';
 
 /** The editor is large and loads by itself, only where a question needs it; without it the answer can still be typed. */
-const loadEditor = () => import('./MathEditor').then((module) => module.MathEditor);
-
-/** An answer as typed text; what cannot be read stays as it is. */
-function typedForm(latex: string): string {
-  const read = readMath(latex);
-  return read.ok ? toTyped(read.node) : latex;
-}
-/** Typed text as LaTeX; what cannot be read yet is kept as typed, so nothing is lost. */
-function latexForm(typed: string): string {
-  const read = readMath(typed);
-  return read.ok ? toLatex(read.node) : typed;
-}
+const loadEditor = () => import('./MathEditor');
 
 /** Written maths: in the structured editor under our keypad, or typed as text; each turns into the other. */
 export function EquationView(props: InteractionProps<EquationModel>) {
-  const { model, response, shape, onAnswer, slots } = props;
+  const { model, response, shape, onAnswer, slots, readOnly } = props;
   const t = useTranslations('interactions.equation');
   const missing = useTranslations('missing');
   const id = useId();
   const [wish, setWay] = useState<'structured' | 'typed'>('structured');
-  const { value: MathEditor, failed } = useLater(loadEditor);
+  const { value: editor, failed } = useLater(loadEditor);
   const way = failed ? 'typed' : wish;
   const latex = responseTexts(response)[0] ?? '';
   const give = (next: string) => onAnswer(next.trim() === '' ? null : next, 'typing');
@@ -49,15 +39,34 @@ export function EquationView(props: InteractionProps<EquationModel>) {
       data-unit-key={model.responseIdentifier}
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
-      {way === 'typed' ? (
+      {model.mode === 'work' ? (
+        <WorkLines
+          key={failed ? 'typed' : 'structured'}
+          model={model}
+          latex={latex}
+          editor={editor}
+          typed={way === 'typed'}
+          readOnly={readOnly}
+          onLatex={give}
+        />
+      ) : way === 'typed' ? (
         <Typed latex={latex} label={t('typedLabel', props.position)} onLatex={give} />
-      ) : MathEditor ? (
-        <MathEditor model={model} latex={latex} label={t('label', props.position)} onLatex={give} />
+      ) : editor ? (
+        <editor.MathEditor
+          model={model}
+          latex={latex}
+          label={t('label', props.position)}
+          readOnly={readOnly}
+          onLatex={give}
+        />
       ) : (
         <div className={styles.loading}>{t('loading')}</div>
       )}
       <div className={styles.below}>
-        {!failed && (
+        {editor && latex !== '' && (
+          <SayIt words={() => editor.spokenWords(latex)} announce={props.announce} />
+        )}
+        {!failed && !readOnly && (
           <button
             type="button"
             className={styles.turn}
@@ -74,39 +83,6 @@ export function EquationView(props: InteractionProps<EquationModel>) {
           )}
         </span>
       </div>
-    </div>
-  );
-}
-
-function Typed({
-  latex,
-  label,
-  onLatex,
-}: {
-  latex: string;
-  label: string;
-  onLatex: (latex: string) => void;
-}) {
-  const t = useTranslations('interactions.equation');
-  const id = useId();
-  const { draft, change, settle } = useTypedAnswer(typedForm(latex), (text) => onLatex(latexForm(text)), 300);
-  return (
-    <div className={styles.typed}>
-      <input
-        className={shared.field}
-        value={draft}
-        aria-label={label}
-        aria-describedby={id}
-        autoComplete="off"
-        autoCapitalize="off"
-        spellCheck={false}
-        maxLength={500}
-        onChange={(event) => change(event.target.value)}
-        onBlur={settle}
-      />
-      <p id={id} className={styles.hint}>
-        {t('typedHint')}
-      </p>
     </div>
   );
 }

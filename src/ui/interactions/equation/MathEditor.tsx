@@ -2,7 +2,7 @@
 
 import 'mathlive/fonts.css';
 import 'mathlive/static.css';
-import { convertLatexToMarkup, MathfieldElement } from 'mathlive';
+import { convertLatexToMarkup, convertLatexToSpeakableText, MathfieldElement } from 'mathlive';
 import { useEffect, useMemo, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import type { EquationModel } from '@/core/interactions/equation';
@@ -18,17 +18,38 @@ interface Props {
   readonly latex: string;
   readonly label: string;
   readonly onLatex: (latex: string) => void;
+  /** Enter: the next line, where there are several. */
+  readonly onEnter?: () => void;
+  readonly autoFocus?: boolean;
+  readonly readOnly?: boolean;
 }
 
+/** What maths says in words, as MathLive reads it. */
+export const spokenWords = (latex: string): string =>
+  convertLatexToSpeakableText(latex)
+    .replace(/<[^>]*>/g, ' ')
+    .trim();
+
 /** The structured editor: a mathfield with our keypad under it instead of its own keyboard. */
-export function MathEditor({ model, latex, label, onLatex }: Props) {
+export function MathEditor({
+  model,
+  latex,
+  label,
+  onLatex,
+  onEnter,
+  autoFocus = false,
+  readOnly = false,
+}: Props) {
   const hostRef = useRef<HTMLDivElement>(null);
   const fieldRef = useRef<MathfieldElement | null>(null);
   /** What the field held when it was last given or filled. */
   const givenRef = useRef('');
   const onLatexRef = useRef(onLatex);
+  const onEnterRef = useRef(onEnter);
+  const focusAtStart = useRef(autoFocus);
   useEffect(() => {
     onLatexRef.current = onLatex;
+    onEnterRef.current = onEnter;
   });
 
   useEffect(() => {
@@ -47,15 +68,24 @@ export function MathEditor({ model, latex, label, onLatex }: Props) {
     const giveLast = () => {
       if (field.getValue('latex') !== givenRef.current) give();
     };
+    const enter = (event: KeyboardEvent) => {
+      if (event.key !== 'Enter' || !onEnterRef.current) return;
+      event.preventDefault();
+      giveLast();
+      onEnterRef.current();
+    };
     field.addEventListener('input', give);
     field.addEventListener('blur', giveLast);
+    field.addEventListener('keydown', enter);
     host.append(field);
     field.menuItems = [];
+    if (focusAtStart.current) field.focus();
     fieldRef.current = field;
     return () => {
       giveLast();
       field.removeEventListener('input', give);
       field.removeEventListener('blur', giveLast);
+      field.removeEventListener('keydown', enter);
       field.remove();
       fieldRef.current = null;
     };
@@ -64,6 +94,9 @@ export function MathEditor({ model, latex, label, onLatex }: Props) {
   useEffect(() => {
     fieldRef.current?.setAttribute('aria-label', label);
   }, [label]);
+  useEffect(() => {
+    if (fieldRef.current) fieldRef.current.readOnly = readOnly;
+  }, [readOnly]);
 
   useEffect(() => {
     const field = fieldRef.current;
@@ -94,13 +127,13 @@ export function MathEditor({ model, latex, label, onLatex }: Props) {
         <div ref={hostRef} className={styles.host} />
         <Beside latex={model.suffix} />
       </div>
-      <Keypad model={model} onPress={press} />
+      {!readOnly && <Keypad model={model} onPress={press} />}
     </>
   );
 }
 
-/** Maths before or after the box. The markup is MathLive's own, made from LaTeX of the question. */
-function Beside({ latex }: { latex: string }) {
+/** Maths that is only shown. The markup is MathLive's own, made from LaTeX of the question. */
+export function Beside({ latex }: { latex: string }) {
   const markup = useMemo(() => (latex === '' ? '' : convertLatexToMarkup(latex)), [latex]);
   if (markup === '') return null;
   return <span className={styles.beside} dangerouslySetInnerHTML={{ __html: markup }} />;

@@ -43,7 +43,7 @@ export function keysFor({ keypad, mode }: EquationModel): readonly (readonly Key
       ? [EQUALS]
       : mode === 'inequality'
         ? INEQUALITIES
-        : keypad === 'all'
+        : keypad === 'all' || mode === 'work'
           ? [EQUALS, ...INEQUALITIES]
           : [];
   const structure: Record<EquationModel['keypad'], readonly Key[]> = {

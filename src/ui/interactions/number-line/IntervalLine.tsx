@@ -105,6 +105,44 @@ export function IntervalLine({
 
   return (
     <>
+      {!readOnly && (
+        <div className={styles.controls}>
+          <button
+            type="button"
+            className={shared.button}
+            onClick={() =>
+              add({ from: { at: third, closed: true }, to: { at: tickAt(2 / 3), closed: true } })
+            }
+          >
+            {t('addInterval')}
+          </button>
+          <button
+            type="button"
+            className={shared.button}
+            onClick={() => add({ from: { at: null, closed: false }, to: { at: third, closed: true } })}
+          >
+            {t('addLeft')}
+          </button>
+          <button
+            type="button"
+            className={shared.button}
+            onClick={() => add({ from: { at: third, closed: true }, to: { at: null, closed: false } })}
+          >
+            {t('addRight')}
+          </button>
+          <button
+            type="button"
+            className={shared.button}
+            disabled={spans.length === 0}
+            onClick={() => {
+              give([]);
+              announce(t('cleared'));
+            }}
+          >
+            <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
+          </button>
+        </div>
+      )}
       <div
         ref={ref}
         className={styles.line}
@@ -168,44 +206,6 @@ export function IntervalLine({
           }),
         )}
       </div>
-      {!readOnly && (
-        <div className={styles.controls}>
-          <button
-            type="button"
-            className={shared.button}
-            onClick={() =>
-              add({ from: { at: third, closed: true }, to: { at: tickAt(2 / 3), closed: true } })
-            }
-          >
-            {t('addInterval')}
-          </button>
-          <button
-            type="button"
-            className={shared.button}
-            onClick={() => add({ from: { at: null, closed: false }, to: { at: third, closed: true } })}
-          >
-            {t('addLeft')}
-          </button>
-          <button
-            type="button"
-            className={shared.button}
-            onClick={() => add({ from: { at: third, closed: true }, to: { at: null, closed: false } })}
-          >
-            {t('addRight')}
-          </button>
-          <button
-            type="button"
-            className={shared.button}
-            disabled={spans.length === 0}
-            onClick={() => {
-              give([]);
-              announce(t('cleared'));
-            }}
-          >
-            <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
-          </button>
-        </div>
-      )}
       <p className={styles.hint}>{start ? t('startHint', { value: words(start) }) : t('intervalHint')}</p>
       <Notice words={notice} />
       {spans.length > 0 && (

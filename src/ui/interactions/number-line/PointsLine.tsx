@@ -68,6 +68,28 @@ export function PointsLine({
   return (
     <>
       <CountChip counts={model.counts} chosen={points.length} />
+      {!readOnly && (
+        <div className={styles.controls}>
+          <TypeValue
+            label={t('typeLabel')}
+            action={t('typeAdd')}
+            within={(value) => q.compare(value, ends.min) >= 0 && q.compare(value, ends.max) <= 0}
+            outside={t('outside', { min: words(ends.min), max: words(ends.max) })}
+            onValue={add}
+          />
+          <button
+            type="button"
+            className={shared.button}
+            disabled={points.length === 0}
+            onClick={() => {
+              give([]);
+              announce(t('cleared'));
+            }}
+          >
+            <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
+          </button>
+        </div>
+      )}
       <div
         ref={ref}
         className={styles.line}
@@ -100,28 +122,6 @@ export function PointsLine({
           </LineHandle>
         ))}
       </div>
-      {!readOnly && (
-        <div className={styles.controls}>
-          <TypeValue
-            label={t('typeLabel')}
-            action={t('typeAdd')}
-            within={(value) => q.compare(value, ends.min) >= 0 && q.compare(value, ends.max) <= 0}
-            outside={t('outside', { min: words(ends.min), max: words(ends.max) })}
-            onValue={add}
-          />
-          <button
-            type="button"
-            className={shared.button}
-            disabled={points.length === 0}
-            onClick={() => {
-              give([]);
-              announce(t('cleared'));
-            }}
-          >
-            <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
-          </button>
-        </div>
-      )}
       <p className={styles.hint}>{t('pointsHint')}</p>
       <Notice words={notice} />
     </>

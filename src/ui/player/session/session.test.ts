@@ -5,7 +5,18 @@ import { NEW_ATTEMPT } from '@/core/attempt/state';
 import { ServerClock } from './clock';
 import { openJournal, type Journal } from './journal';
 import { AttemptSession, openSession, type Timers } from './session';
+import type { DeliveredItem } from '@/core/item/delivered';
 import { ServerRefusal, type Saved, type Transport } from './transport';
+
+const CHECKED: DeliveredItem = {
+  ref: '',
+  body: [],
+  responses: [],
+  stimuli: [],
+  points: 1,
+  tries: 0,
+  feedback: [],
+};
 
 /** A server that keeps events by number, and can be unplugged. */
 class FakeServer implements Transport {
@@ -34,6 +45,13 @@ class FakeServer implements Transport {
       moved: this.moved,
       phase: 'running',
     });
+  };
+  /** What the server held when a check was asked for. */
+  heldAtCheck = -1;
+  check = (device: string, item: string) => {
+    if (!this.up) return Promise.reject(new TypeError('network'));
+    this.heldAtCheck = this.kept.get(device)?.size ?? 0;
+    return Promise.resolve({ item: { ...CHECKED, ref: item } });
   };
   stop = () => Promise.resolve();
   handIn = () => (this.up ? Promise.resolve() : Promise.reject(new TypeError('network')));
@@ -207,4 +225,16 @@ test('being signed out keeps the answers here and says so', async () => {
   await settle();
   expect(session.getStatus()).toMatchObject({ signedOut: true, save: 'kept' });
   session.close();
+});
+
+test('a check is asked for only when everything given before has arrived', async () => {
+  const server = new FakeServer();
+  const { session } = open(server);
+  session.dispatch({ type: 'answered', item: 'Q', responses: { R: 'A' }, how: 'edit' });
+  await expect(session.check('Q', null)).resolves.toMatchObject({ ref: 'Q' });
+  expect(server.heldAtCheck).toBe(1);
+  server.up = false;
+  session.dispatch({ type: 'answered', item: 'Q', responses: { R: 'B' }, how: 'edit' });
+  await expect(session.check('Q', null)).rejects.toThrow(TypeError);
+  expect(session.getState().items.Q?.responses).toEqual({ R: 'B' });
 });

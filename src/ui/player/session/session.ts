@@ -1,5 +1,6 @@
 import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
 import { reduce } from '@/core/attempt/reducer';
+import type { DeliveredItem } from '@/core/item/delivered';
 import type { AttemptState } from '@/core/attempt/state';
 import type { ServerClock } from './clock';
 import type { Journal } from './journal';
@@ -116,6 +117,18 @@ export class AttemptSession {
   close(): void {
     this.closed = true;
     this.timers.clear(this.timer);
+  }
+
+  /**
+   * Has the answer to a question checked: everything given is sent first, then the question comes back with what may be
+   * said of the answer.
+   * @throws when the network or the server does not take it; nothing is lost
+   */
+  async check(item: string, by: string | null): Promise<DeliveredItem> {
+    if (!(await this.flush())) throw new TypeError('the answers have not all arrived');
+    const checked = await this.transport.check(this.device, item, by);
+    await this.send();
+    return checked.item;
   }
 
   stop(): Promise<void> {

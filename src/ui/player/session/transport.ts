@@ -1,6 +1,6 @@
 import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
 import type { AttemptState } from '@/core/attempt/state';
-import type { DeliveredTest } from '@/core/item/delivered';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 
 export interface Content {
@@ -37,6 +37,8 @@ export interface Transport {
   content(): Promise<Content>;
   resume(device: string): Promise<Resumed>;
   save(device: string, events: readonly BrowserEvent[], cursor: number, leaving?: boolean): Promise<Saved>;
+  /** Has the answer to one question checked now; what was given before must have been sent. */
+  check(device: string, item: string, by: string | null): Promise<{ readonly item: DeliveredItem }>;
   stop(device: string): Promise<void>;
   handIn(device: string, reason: 'asked' | 'time'): Promise<void>;
 }
@@ -66,6 +68,7 @@ export function httpTransport(attemptId: string): Transport {
     content: () => call('/content'),
     resume: (device) => call('/resume', { device }),
     save: (device, events, cursor, leaving) => call('/events', { device, events, cursor }, leaving),
+    check: (device, item, by) => call(`/items/${encodeURIComponent(item)}/check`, { device, by }),
     stop: (device) => call('/stop', { device }),
     handIn: (device, reason) => call('/hand-in', { device, reason }),
   };

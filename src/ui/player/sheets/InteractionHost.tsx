@@ -14,10 +14,12 @@ function InteractionHost({
   model,
   item,
   slots,
+  onCheck,
 }: {
   model: InteractionModel;
   item: DeliveredItem;
   slots: ContentSlots;
+  onCheck: (by: string) => void;
 }) {
   const t = useTranslations('player');
   const { dispatch, announce } = usePlayer();
@@ -45,6 +47,7 @@ function InteractionHost({
       slots={slots}
       announce={announce}
       readOnly={closed}
+      endTry={item.tries !== null && !closed ? () => onCheck(responseIdentifier) : undefined}
       onAnswer={(next, how = 'edit') =>
         dispatch({ type: 'answered', item: item.ref, responses: { [responseIdentifier]: next }, how })
       }
@@ -53,13 +56,19 @@ function InteractionHost({
 }
 
 /** The body of a question with its interactions in their places. */
-export function ItemBody({ item }: { item: DeliveredItem }) {
+export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by: string) => void }) {
   const { assetUrl } = usePlayer();
   const slots: ContentSlots = { assetUrl };
   const withInteractions: ContentSlots = {
     ...slots,
     interaction: (model) => (
-      <InteractionHost key={model.responseIdentifier} model={model} item={item} slots={slots} />
+      <InteractionHost
+        key={model.responseIdentifier}
+        model={model}
+        item={item}
+        slots={slots}
+        onCheck={onCheck}
+      />
     ),
   };
   return <ContentView content={item.body} slots={withInteractions} />;

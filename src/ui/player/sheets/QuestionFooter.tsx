@@ -1,6 +1,6 @@
 'use client';
 
-import { ArrowLeft, ArrowRight, ListChecks } from 'lucide-react';
+import { ArrowLeft, ArrowRight, CircleCheck, ListChecks } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
 import { itemOf } from '@/core/attempt/state';
@@ -9,8 +9,10 @@ import { progressOfItem } from '@/core/item/progress';
 import { useAttempt, usePlayer } from '../PlayerContext';
 import { useProgressWords } from '../useProgressWords';
 import styles from './sheets.module.css';
+import type { Checking } from './useChecking';
 
 interface Props {
+  readonly checking: Checking;
   readonly item: DeliveredItem;
   readonly onStep: (step: 1 | -1) => void;
   readonly onReview: () => void;
@@ -18,7 +20,7 @@ interface Props {
 }
 
 /** What is missing, in words, and the way to the next question. */
-export function QuestionFooter({ item, onStep, onReview, fromReview }: Props) {
+export function QuestionFooter({ item, checking, onStep, onReview, fromReview }: Props) {
   const t = useTranslations('question');
   const { test } = usePlayer();
   const responses = useAttempt((state) => itemOf(state, item.ref).responses);
@@ -36,8 +38,20 @@ export function QuestionFooter({ item, onStep, onReview, fromReview }: Props) {
             {text}
           </span>
         ))}
+        {checking.words !== null && <span className={styles.checked}>{checking.words}</span>}
       </p>
       <span className={styles.ways}>
+        {item.tries !== null && (
+          <button
+            type="button"
+            className={styles.go}
+            disabled={checking.closed || checking.busy}
+            onClick={() => checking.check()}
+          >
+            <CircleCheck size="1.15em" aria-hidden="true" />
+            {t(checking.busy ? 'checking' : 'check')}
+          </button>
+        )}
         {fromReview && (
           <button type="button" className={styles.go} onClick={onReview}>
             <ListChecks size="1.15em" aria-hidden="true" />

@@ -13,6 +13,8 @@ import { QuestionFooter } from './QuestionFooter';
 import { Sheet } from './Sheet';
 import styles from './sheets.module.css';
 import { questionUnits, type Unit } from './units';
+import { Feedback } from './Feedback';
+import { useChecking } from './useChecking';
 import { useSeen } from './useSeen';
 
 interface Props {
@@ -46,6 +48,7 @@ export function QuestionSheet({
   const headingRef = useRef<HTMLHeadingElement>(null);
   const scrollerRef = layout === 'narrow' ? pageRef : ownRef;
   const unseen = useSeen(item.ref, scrollerRef, contentRef);
+  const checking = useChecking(item);
   const stimulus = item.stimuli[0];
 
   useEffect(() => {
@@ -82,11 +85,20 @@ export function QuestionSheet({
           {stimulus !== undefined && <GrowButton sheet="question" />}
         </header>
       }
-      foot={<QuestionFooter item={item} onStep={onStep} onReview={onReview} fromReview={fromReview} />}
+      foot={
+        <QuestionFooter
+          item={item}
+          checking={checking}
+          onStep={onStep}
+          onReview={onReview}
+          fromReview={fromReview}
+        />
+      }
     >
       <div className={styles.question}>
         {/* Keyed: what is being typed into one question must never end up in the next. */}
-        <ItemBody key={item.ref} item={item} />
+        <ItemBody key={item.ref} item={item} onCheck={checking.check} />
+        <Feedback item={item} />
       </div>
     </Sheet>
   );

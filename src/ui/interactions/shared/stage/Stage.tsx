@@ -39,7 +39,7 @@ export function Stage({ picture, assetUrl, shapes, over, onPoint, name }: StageP
     });
   };
   return (
-    <Enlargeable name={name}>
+    <Enlargeable name={name} widest={`${size.width / 16}rem`}>
       <div
         ref={stageRef}
         className={styles.stage}

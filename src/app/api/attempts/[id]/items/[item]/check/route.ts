@@ -6,8 +6,9 @@ import { device } from '../../../../device';
 
 export function POST(request: Request, { params }: { params: Promise<{ id: string; item: string }> }) {
   return answer(async () => {
-    const input = await body(request, z.object({ device }));
+    const input = await body(request, z.object({ device, by: z.string().max(200).nullable() }));
     const { id, item } = await params;
-    return checkItem(database(), await student(), id, decodeURIComponent(item), input.device, Date.now());
+    const question = { attemptId: id, item: decodeURIComponent(item), by: input.by };
+    return checkItem(database(), await student(), question, input.device, Date.now());
   }, true);
 }

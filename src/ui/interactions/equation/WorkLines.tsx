@@ -1,0 +1,151 @@
+'use client';
+
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { EquationModel } from '@/core/interactions/equation';
+import { workLatex, workLines, type WorkLine } from '@/core/interactions/equation/work';
+import shared from '../shared.module.css';
+import { useTypedAnswer } from '../useTypedAnswer';
+import styles from './equation.module.css';
+import { Typed } from './Typed';
+
+interface Props {
+  readonly model: EquationModel;
+  readonly latex: string;
+  readonly editor: typeof import('./MathEditor') | null;
+  readonly typed: boolean;
+  readonly readOnly: boolean;
+  readonly onLatex: (latex: string) => void;
+}
+
+const EMPTY: WorkLine = { kind: 'maths', text: '' };
+
+/** "Show your work": line by line, maths or words; Enter begins the next line. Signs stand under one another below. */
+export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Props) {
+  const t = useTranslations('interactions.equation');
+  const kept = workLines(latex);
+  // Blank lines at the end are no part of the answer; they are only here.
+  const [blank, setBlank] = useState<WorkLine | null>(null);
+  const [active, setActive] = useState(0);
+  const lines = kept.length === 0 ? [blank ?? EMPTY] : blank ? [...kept, blank] : kept;
+  const here = Math.min(active, lines.length - 1);
+
+  const give = (next: readonly WorkLine[]) => {
+    const last = next.at(-1);
+    setBlank(last && last.text.trim() === '' ? last : null);
+    onLatex(workLatex(next));
+  };
+  const change = (index: number, line: WorkLine) => give(lines.map((one, i) => (i === index ? line : one)));
+  const add = (kind: WorkLine['kind']) => {
+    if (lines.at(-1)?.text.trim() !== '' || lines.length === 0) setBlank({ kind, text: '' });
+    else if (kept.length < lines.length || kept.length === 0) setBlank({ kind, text: '' });
+    setActive(lines.at(-1)?.text.trim() === '' ? lines.length - 1 : lines.length);
+  };
+  const remove = (index: number) => {
+    give(lines.filter((_, i) => i !== index));
+    setActive(Math.max(0, index - 1));
+  };
+  return (
+    <div className={styles.work}>
+      <ol className={styles.lines} aria-label={t('lines')}>
+        {lines.map((line, i) => (
+          <li key={`${i}-${line.kind}`} className={styles.workLine} data-active={i === here || undefined}>
+            {line.kind === 'words' ? (
+              <Words
+                text={line.text}
+                label={t('wordsLine', { line: i + 1 })}
+                readOnly={readOnly}
+                autoFocus={i === here && line.text === '' && i > 0}
+                onText={(text) => change(i, { kind: 'words', text })}
+                onEnter={() => add('maths')}
+              />
+            ) : typed || !editor ? (
+              <Typed
+                latex={line.text}
+                label={t('mathsLine', { line: i + 1 })}
+                onLatex={(text) => change(i, { kind: 'maths', text })}
+              />
+            ) : i === here && !readOnly ? (
+              <editor.MathEditor
+                model={model}
+                latex={line.text}
+                label={t('mathsLine', { line: i + 1 })}
+                autoFocus={i > 0}
+                onLatex={(text) => change(i, { kind: 'maths', text })}
+                onEnter={() => add('maths')}
+              />
+            ) : (
+              <button
+                type="button"
+                className={styles.shown}
+                disabled={readOnly}
+                aria-label={t('editLine', { line: i + 1, words: editor.spokenWords(line.text) })}
+                onClick={() => setActive(i)}
+              >
+                <editor.Beside latex={line.text === '' ? '\\placeholder{}' : line.text} />
+              </button>
+            )}
+            {!readOnly && lines.length > 1 && (
+              <button
+                type="button"
+                className={shared.quiet}
+                aria-label={t('removeLine', { line: i + 1 })}
+                onClick={() => remove(i)}
+              >
+                <Trash2 size="1.1em" aria-hidden="true" />
+              </button>
+            )}
+          </li>
+        ))}
+      </ol>
+      {!readOnly && (
+        <div className={styles.below}>
+          <button type="button" className={shared.button} onClick={() => add('maths')}>
+            <Plus size="1.1em" aria-hidden="true" /> {t('addMaths')}
+          </button>
+          <button type="button" className={shared.button} onClick={() => add('words')}>
+            <Plus size="1.1em" aria-hidden="true" /> {t('addWords')}
+          </button>
+        </div>
+      )}
+      {editor && latex !== '' && (
+        <div className={styles.preview} role="group" aria-label={t('preview')}>
+          <editor.Beside latex={latex} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+interface WordsProps {
+  readonly text: string;
+  readonly label: string;
+  readonly readOnly: boolean;
+  readonly autoFocus: boolean;
+  readonly onText: (text: string) => void;
+  readonly onEnter: () => void;
+}
+
+function Words({ text, label, readOnly, autoFocus, onText, onEnter }: WordsProps) {
+  const { draft, change, settle } = useTypedAnswer(text, onText, 300);
+  return (
+    <input
+      className={`${shared.field ?? ''} ${styles.words ?? ''}`}
+      value={draft}
+      aria-label={label}
+      readOnly={readOnly}
+      maxLength={500}
+      // eslint-disable-next-line jsx-a11y/no-autofocus -- the line was just asked for
+      autoFocus={autoFocus}
+      onChange={(event) => change(event.target.value)}
+      onBlur={settle}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return;
+        event.preventDefault();
+        settle();
+        if (draft.trim() !== '') onEnter();
+      }}
+    />
+  );
+}

@@ -1,0 +1,17 @@
+'use client';
+
+import type { DeliveredItem } from '@/core/item/delivered';
+import { ContentView } from '../../content/ContentView';
+import { usePlayer } from '../PlayerContext';
+import styles from './sheets.module.css';
+
+/** What the last check of this question had to say; it stays until the next. */
+export function Feedback({ item }: { item: DeliveredItem }) {
+  const { assetUrl } = usePlayer();
+  return item.feedback.map((one, i) => (
+    <section key={i} className={styles.feedback} role="status">
+      {one.title !== '' && <h3>{one.title}</h3>}
+      <ContentView content={one.content} slots={{ assetUrl }} />
+    </section>
+  ));
+}
