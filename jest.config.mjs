@@ -22,6 +22,14 @@ const projects = [
   },
 ];
 
+/** Packages that are published as modules only, which Jest has to turn into what it runs. */
+const MODULES = 'use-intl|intl-messageformat|icu-minify|@formatjs|lucide-react|mathlive|@cortex-js|@tiptap';
+
 export default async () => ({
-  projects: await Promise.all(projects.map((project) => createConfig(project)())),
+  projects: await Promise.all(
+    projects.map(async (project) => ({
+      ...(await createConfig(project)()),
+      transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`, '\\.module\\.css$'],
+    })),
+  ),
 });

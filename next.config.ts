@@ -1,8 +1,8 @@
 import type { NextConfig } from 'next';
 
-/** Native modules stay outside the bundle; everything else is Next's default. */
+/** Native modules, and one that reads files beside its code, stay outside the bundle; everything else is Next's default. */
 const config: NextConfig = {
-  serverExternalPackages: ['better-sqlite3', '@node-rs/argon2'],
+  serverExternalPackages: ['better-sqlite3', '@node-rs/argon2', 'dictionary-en'],
   poweredByHeader: false,
   reactStrictMode: true,
   // `npm run types` checks all of it; a build need not do so again.

@@ -24,6 +24,8 @@ import { sliderView } from './slider';
 import { tallyPlotView } from './tally-plot';
 import { textEntryView } from './text-entry';
 import { uploadView } from './upload';
+import type { InteractionModel } from '@/core/interactions/types';
+import type { Lesson } from './lesson';
 import type { InteractionView } from './types';
 
 /** How every interaction looks and is operated. A new one is its folder and a line here (and the same in src/core). */
@@ -63,6 +65,17 @@ const byType: Readonly<Partial<Record<string, InteractionView>>> = Object.fromEn
 /** The component for a type; a test keeps this and the core's list equal. */
 export const viewOf = (type: string): InteractionView['View'] | undefined => byType[type]?.View;
 
-/** Fetches the components of these types. */
-export const preloadViews = (types: Iterable<string>): Promise<unknown> =>
-  Promise.all([...new Set(types)].map((type) => byType[type]?.load()));
+/** Fetches everything these interactions will need: components, editors, lessons. */
+export function preloadViews(models: readonly InteractionModel[]): Promise<unknown> {
+  const types = [...new Set(models.map((model) => model.type))];
+  return Promise.all(
+    types.flatMap((type) => {
+      const view = byType[type];
+      return view ? [view.load(models.filter((model) => model.type === type)), view.lesson()] : [];
+    }),
+  );
+}
+
+/** What "How to answer" shows of a type. */
+export const lessonFor = async (type: string): Promise<Lesson | null> =>
+  (await byType[type]?.lesson())?.lesson ?? null;

@@ -2,6 +2,7 @@ import { createElement, lazy, Suspense, type ComponentType } from 'react';
 import type { InteractionModel, ResponseShape } from '@/core/interactions/types';
 import type { RawResponse } from '@/core/item/response';
 import type { ContentSlots } from '../content/ContentView';
+import type { Lesson } from './lesson';
 
 /** What every interaction's component is given. It holds no answer of its own: the attempt does. */
 export interface InteractionProps<Model extends InteractionModel = InteractionModel> {
@@ -28,31 +29,41 @@ export interface InteractionView {
   readonly type: string;
   readonly View: AnyView;
   /** Fetches the component's code; done at the start of a test for every kind it has, so that no question waits for it. */
-  readonly load: () => Promise<unknown>;
+  readonly load: (models: readonly InteractionModel[]) => Promise<unknown>;
+  /** What "How to answer" shows of it. */
+  readonly lesson: () => Promise<{ readonly lesson: Lesson }>;
 }
 
-/** An interaction whose component is always there: the most common ones. */
+/**
+ * An interaction whose component is always there: the most common ones.
+ * @param editor fetches a large part that only some questions of the type need
+ */
 export function defineView<Model extends InteractionModel>(
   type: string,
   View: ComponentType<InteractionProps<Model>>,
+  lesson: InteractionView['lesson'],
+  editor: (model: Model) => Promise<unknown> | null = () => null,
 ): InteractionView {
-  return { type, View: View as unknown as AnyView, load: () => Promise.resolve() };
+  const load = (models: readonly InteractionModel[]) =>
+    Promise.all(models.map((model) => editor(model as Model)));
+  return { type, View: View as unknown as AnyView, load, lesson };
 }
 
 /** An interaction whose component comes when a test has it. Once it is here it is drawn at once, without a fallback. */
 export function defineLazyView<Model extends InteractionModel>(
   type: string,
   fetchView: () => Promise<ComponentType<InteractionProps<Model>>>,
+  lesson: InteractionView['lesson'],
 ): InteractionView {
   let here: AnyView | null = null;
-  const load = async () => {
+  const fetchIt = async () => {
     here = (await fetchView()) as unknown as AnyView;
     return { default: here };
   };
-  const Later = lazy(load);
+  const Later = lazy(fetchIt);
   const View: AnyView = (props) =>
     here
       ? createElement(here, props)
       : createElement(Suspense, { fallback: null }, createElement(Later, props));
-  return { type, View, load };
+  return { type, View, load: fetchIt, lesson };
 }

@@ -64,6 +64,7 @@ export function Enlargeable({ children, name, widest }: Props) {
         ref={buttonRef}
         type="button"
         className={styles.button}
+        data-enlarge=""
         aria-label={label}
         title={label}
         onClick={toggle}

@@ -186,16 +186,12 @@ function usePreload(test: DeliveredTest): boolean {
   const [ready, setReady] = useState(false);
   useEffect(() => {
     const bodies = [...Object.values(test.items), ...Object.values(test.stimuli)].map(({ body }) => body);
-    const types = new Set(bodies.flatMap((body) => interactionsOf(body).map((one) => one.type)));
-    const editor = types.has('equation');
+    const models = bodies.flatMap((body) => interactionsOf(body));
+    const editor = models.some((one) => one.type === 'equation');
     const maths = JSON.stringify(bodies).includes('"namespace":"math"');
     const families = [/Atkinson/, ...(maths ? [/Noto Sans Math/] : []), ...(editor ? [/KaTeX/] : [])];
     const load = async () => {
-      await Promise.all([
-        preloadDialogs(),
-        preloadViews(types),
-        editor ? import('../interactions/equation/MathEditor') : null,
-      ]);
+      await Promise.all([preloadDialogs(), preloadViews(models)]);
       const faces = [...document.fonts].filter((face) => families.some((family) => family.test(face.family)));
       await Promise.all(faces.map((face) => face.load()));
     };

@@ -1,4 +1,4 @@
 import { defineView } from '../types';
 import { ChoiceView } from './ChoiceView';
 
-export const choiceView = defineView('choice', ChoiceView);
+export const choiceView = defineView('choice', ChoiceView, () => import('./lesson'));

@@ -1,3 +1,7 @@
 import { defineLazyView } from '../types';
 
-export const drawingView = defineLazyView('drawing', async () => (await import('./DrawingView')).DrawingView);
+export const drawingView = defineLazyView(
+  'drawing',
+  async () => (await import('./DrawingView')).DrawingView,
+  () => import('./lesson'),
+);

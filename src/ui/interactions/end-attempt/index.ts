@@ -3,4 +3,5 @@ import { defineLazyView } from '../types';
 export const endAttemptView = defineLazyView(
   'end-attempt',
   async () => (await import('./EndAttemptView')).EndAttemptView,
+  () => import('./lesson'),
 );

@@ -1,7 +1,7 @@
 'use client';
 
 import { Plus, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { EquationModel } from '@/core/interactions/equation';
 import { workLatex, workLines, type WorkLine } from '@/core/interactions/equation/work';
@@ -24,26 +24,36 @@ const EMPTY: WorkLine = { kind: 'maths', text: '' };
 /** "Show your work": line by line, maths or words; Enter begins the next line. Signs stand under one another below. */
 export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Props) {
   const t = useTranslations('interactions.equation');
-  const kept = workLines(latex);
+  const kept = useMemo(() => workLines(latex), [latex]);
   // Blank lines at the end are no part of the answer; they are only here.
   const [blank, setBlank] = useState<WorkLine | null>(null);
   const [active, setActive] = useState(0);
   const lines = kept.length === 0 ? [blank ?? EMPTY] : blank ? [...kept, blank] : kept;
   const here = Math.min(active, lines.length - 1);
+  // A key and Enter may come before the next drawing: moves go on from what was given last.
+  const latest = useRef(lines);
+  useEffect(() => {
+    latest.current = lines;
+  });
 
   const give = (next: readonly WorkLine[]) => {
+    latest.current = [...next];
     const last = next.at(-1);
     setBlank(last && last.text.trim() === '' ? last : null);
     onLatex(workLatex(next));
   };
-  const change = (index: number, line: WorkLine) => give(lines.map((one, i) => (i === index ? line : one)));
+  const change = (index: number, line: WorkLine) =>
+    give(latest.current.map((one, i) => (i === index ? line : one)));
   const add = (kind: WorkLine['kind']) => {
-    if (lines.at(-1)?.text.trim() !== '' || lines.length === 0) setBlank({ kind, text: '' });
-    else if (kept.length < lines.length || kept.length === 0) setBlank({ kind, text: '' });
-    setActive(lines.at(-1)?.text.trim() === '' ? lines.length - 1 : lines.length);
+    const before = latest.current;
+    const lastIsBlank = before.at(-1)?.text.trim() === '';
+    const next = [...(lastIsBlank ? before.slice(0, -1) : before), { kind, text: '' }];
+    latest.current = next;
+    setBlank({ kind, text: '' });
+    setActive(next.length - 1);
   };
   const remove = (index: number) => {
-    give(lines.filter((_, i) => i !== index));
+    give(latest.current.filter((_, i) => i !== index));
     setActive(Math.max(0, index - 1));
   };
   return (

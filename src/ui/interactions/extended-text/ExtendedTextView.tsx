@@ -1,68 +1,65 @@
 'use client';
 
-import { useId } from 'react';
+import { Columns2, Rows2 } from 'lucide-react';
+import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { countWords, type ExtendedTextModel } from '@/core/interactions/extended-text';
+import type { ExtendedTextModel } from '@/core/interactions/extended-text';
 import { responseTexts } from '@/core/item/response';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
-import { useTypedAnswer } from '../useTypedAnswer';
 import styles from './extendedText.module.css';
+import { WritingBox } from './WritingBox';
 
-/** A longer text, plain, with its words counted. A container response gets one box per text asked for. */
+/** A task of this many letters can be put beside the writing. */
+const LONG_TASK = 60;
+
+/** A longer text with its words counted; formatting and spelling hints where allowed; the task above or beside it. */
 export function ExtendedTextView(props: InteractionProps<ExtendedTextModel>) {
-  const { model, response, shape, onAnswer, slots } = props;
+  const { model, response, shape, onAnswer, slots, readOnly } = props;
+  const t = useTranslations('interactions.extendedText');
   const id = useId();
+  const [beside, setBeside] = useState(false);
   const texts = responseTexts(response);
-  const boxes = shape.cardinality === 'single' ? 1 : model.minStrings;
+  const boxes = shape.cardinality === 'single' ? 1 : Math.max(model.minStrings, texts.length);
   const give = (index: number, text: string) => {
     if (shape.cardinality === 'single') return onAnswer(text === '' ? null : text, 'typing');
     const next = Array.from({ length: boxes }, (_, i) => (i === index ? text : (texts[i] ?? '')));
     onAnswer(next.every((one) => one === '') ? null : next, 'typing');
   };
+  const canSplit = JSON.stringify(model.prompt).length > LONG_TASK && model.lines > 3 && !readOnly;
   return (
-    <div className={styles.block}>
-      <Prompt id={id} content={model.prompt} slots={slots} />
-      {Array.from({ length: boxes }, (_, i) => (
-        <TextBox
-          key={i}
-          {...props}
-          labelId={model.prompt.length > 0 ? id : null}
-          text={texts[i] ?? ''}
-          index={i}
-          onText={(text) => give(i, text)}
-        />
-      ))}
-    </div>
-  );
-}
-
-interface BoxProps extends InteractionProps<ExtendedTextModel> {
-  readonly labelId: string | null;
-  readonly text: string;
-  readonly index: number;
-  readonly onText: (text: string) => void;
-}
-
-function TextBox({ model, labelId, text, index, onText }: BoxProps) {
-  const t = useTranslations('interactions.extendedText');
-  const { draft, change, settle } = useTypedAnswer(text, onText, 500);
-  return (
-    <div data-unit="box" data-unit-key={`${model.responseIdentifier}:${index}`}>
-      <textarea
-        className={`${shared.field} ${styles.text}`}
-        rows={Math.min(30, Math.max(3, model.lines))}
-        value={draft}
-        maxLength={100_000}
-        placeholder={model.placeholder}
-        aria-labelledby={labelId ?? undefined}
-        aria-label={labelId ? undefined : t('label')}
-        spellCheck={false}
-        onChange={(event) => change(event.target.value)}
-        onBlur={settle}
-      />
-      <p className={styles.count}>{t('words', { count: countWords(draft) })}</p>
+    <div className={styles.block} data-beside={beside || undefined}>
+      <div className={styles.task}>
+        <Prompt id={id} content={model.prompt} slots={slots} />
+        {canSplit && (
+          <button
+            type="button"
+            className={shared.button}
+            aria-pressed={beside}
+            onClick={() => setBeside(!beside)}
+          >
+            {beside ? (
+              <Rows2 size="1.1em" aria-hidden="true" />
+            ) : (
+              <Columns2 size="1.1em" aria-hidden="true" />
+            )}
+            {t(beside ? 'above' : 'beside')}
+          </button>
+        )}
+      </div>
+      <div>
+        {Array.from({ length: boxes }, (_, i) => (
+          <WritingBox
+            key={i}
+            {...props}
+            labelId={model.prompt.length > 0 ? id : null}
+            text={texts[i] ?? ''}
+            index={i}
+            onText={(text) => give(i, text)}
+          />
+        ))}
+      </div>
     </div>
   );
 }

@@ -3,4 +3,5 @@ import { defineLazyView } from '../types';
 export const graphicAssociateView = defineLazyView(
   'graphic-associate',
   async () => (await import('./GraphicAssociateView')).GraphicAssociateView,
+  () => import('./lesson'),
 );

@@ -1,3 +1,7 @@
 import { defineLazyView } from '../types';
 
-export const hotspotView = defineLazyView('hotspot', async () => (await import('./HotspotView')).HotspotView);
+export const hotspotView = defineLazyView(
+  'hotspot',
+  async () => (await import('./HotspotView')).HotspotView,
+  () => import('./lesson'),
+);

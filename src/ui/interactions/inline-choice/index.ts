@@ -1,4 +1,4 @@
 import { defineView } from '../types';
 import { InlineChoiceView } from './InlineChoiceView';
 
-export const inlineChoiceView = defineView('inline-choice', InlineChoiceView);
+export const inlineChoiceView = defineView('inline-choice', InlineChoiceView, () => import('./lesson'));

@@ -1,4 +1,4 @@
 import { defineView } from '../types';
 import { MatchView } from './MatchView';
 
-export const matchView = defineView('match', MatchView);
+export const matchView = defineView('match', MatchView, () => import('./lesson'));

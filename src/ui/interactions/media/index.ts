@@ -1,3 +1,7 @@
 import { defineLazyView } from '../types';
 
-export const mediaView = defineLazyView('media', async () => (await import('./MediaView')).MediaView);
+export const mediaView = defineLazyView(
+  'media',
+  async () => (await import('./MediaView')).MediaView,
+  () => import('./lesson'),
+);

@@ -1,4 +1,4 @@
 import { defineView } from '../types';
 import { OrderView } from './OrderView';
 
-export const orderView = defineView('order', OrderView);
+export const orderView = defineView('order', OrderView, () => import('./lesson'));

@@ -1,4 +1,4 @@
 import { defineView } from '../types';
 import { SliderView } from './SliderView';
 
-export const sliderView = defineView('slider', SliderView);
+export const sliderView = defineView('slider', SliderView, () => import('./lesson'));

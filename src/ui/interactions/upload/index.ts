@@ -1,3 +1,7 @@
 import { defineLazyView } from '../types';
 
-export const uploadView = defineLazyView('upload', async () => (await import('./UploadView')).UploadView);
+export const uploadView = defineLazyView(
+  'upload',
+  async () => (await import('./UploadView')).UploadView,
+  () => import('./lesson'),
+);

@@ -1,11 +1,13 @@
 'use client';
 
-import { Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
+import { CircleHelp, Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf, type Responses } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
+import { interactionsOf } from '@/core/item/content';
 import { Dialog } from '../dialogs/Dialog';
+import { LessonDialog } from '../dialogs/LessonDialog';
 import { useAttempt, usePlayer } from '../PlayerContext';
 import { GrowButton } from './GrowButton';
 import { ItemBody } from './InteractionHost';
@@ -81,6 +83,7 @@ export function QuestionSheet({
           )}
           <span className={styles.grow} />
           <Steps item={item} />
+          <HowTo item={item} />
           <FlagButton itemRef={item.ref} />
           {stimulus !== undefined && <GrowButton sheet="question" />}
         </header>
@@ -101,6 +104,22 @@ export function QuestionSheet({
         <Feedback item={item} />
       </div>
     </Sheet>
+  );
+}
+
+/** The lesson on this kind of question, at any moment and without losing the place (work.md, B8). */
+function HowTo({ item }: { item: DeliveredItem }) {
+  const t = useTranslations('lessons');
+  const [open, setOpen] = useState(false);
+  if (interactionsOf(item.body).length === 0) return null;
+  return (
+    <>
+      <button type="button" className={styles.headButton} onClick={() => setOpen(true)}>
+        <CircleHelp size="1.1em" aria-hidden="true" />
+        {t('button')}
+      </button>
+      <LessonDialog key={item.ref} item={item} open={open} onClose={() => setOpen(false)} />
+    </>
   );
 }
 

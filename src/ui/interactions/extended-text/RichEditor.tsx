@@ -1,0 +1,220 @@
+'use client';
+
+import { Extension } from '@tiptap/core';
+import { Plugin, PluginKey } from '@tiptap/pm/state';
+import { Decoration, DecorationSet } from '@tiptap/pm/view';
+import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
+import StarterKit from '@tiptap/starter-kit';
+import { Bold, Italic, List, ListOrdered, Redo2, Underline, Undo2 } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { useTranslations } from 'use-intl';
+import type { ExtendedTextModel } from '@/core/interactions/extended-text';
+import styles from './extendedText.module.css';
+
+const spellingKey = new PluginKey<DecorationSet>('spelling');
+
+/** Words to look at, underlined in the text without being part of it. */
+const Spelling = Extension.create({
+  name: 'spelling',
+  addProseMirrorPlugins() {
+    return [
+      new Plugin<DecorationSet>({
+        key: spellingKey,
+        state: {
+          init: () => DecorationSet.empty,
+          apply: (transaction, before) => {
+            const wrong = transaction.getMeta(spellingKey) as readonly string[] | undefined;
+            if (!wrong) return before.map(transaction.mapping, transaction.doc);
+            const marks: Decoration[] = [];
+            const pattern = /[\p{L}][\p{L}'’]*[\p{L}]|[\p{L}]/gu;
+            transaction.doc.descendants((node, position) => {
+              for (const found of node.text?.matchAll(pattern) ?? [])
+                if (wrong.includes(found[0]))
+                  marks.push(
+                    Decoration.inline(position + found.index, position + found.index + found[0].length, {
+                      class: styles.wrong ?? '',
+                    }),
+                  );
+            });
+            return DecorationSet.create(transaction.doc, marks);
+          },
+        },
+        props: { decorations: (state) => spellingKey.getState(state) },
+      }),
+    ];
+  },
+});
+
+interface Props {
+  readonly model: ExtendedTextModel;
+  readonly text: string;
+  readonly label: string;
+  readonly labelledBy: string | undefined;
+  readonly readOnly: boolean;
+  readonly wrong: readonly string[];
+  readonly onText: (text: string) => void;
+  /** The editor itself, for replacing a word. */
+  readonly onReady: (replace: (wrong: string, right: string) => void) => void;
+}
+
+const textOf = (editor: Editor, format: ExtendedTextModel['format']): string => {
+  if (editor.isEmpty) return '';
+  return format === 'xhtml' ? editor.getHTML() : editor.getText({ blockSeparator: '\n' });
+};
+const htmlOf = (text: string, format: ExtendedTextModel['format']): string =>
+  format === 'xhtml'
+    ? text
+    : text
+        .split('\n')
+        .map((line) => `<p>${line.replace(/&/g, '&amp;').replace(/</g, '&lt;')}</p>`)
+        .join('');
+
+/** Replaces every occurrence of a word, last first, so that places before it stay where they are. */
+function replaceWord(editor: Editor, wrong: string, right: string): void {
+  const places: number[] = [];
+  const word = new RegExp(`(?<![\\p{L}'’])${wrong.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}])`, 'gu');
+  editor.state.doc.descendants((node, position) => {
+    for (const found of node.text?.matchAll(word) ?? []) places.push(position + found.index);
+  });
+  const chain = editor.chain();
+  for (const at of places.reverse()) chain.insertContentAt({ from: at, to: at + wrong.length }, right);
+  chain.focus().run();
+}
+
+/** Writing with formatting and spelling marks. Loaded by itself, where a question asks for it. */
+export function RichEditor({ model, text, label, labelledBy, readOnly, wrong, onText, onReady }: Props) {
+  const given = useRef(text);
+  const onTextRef = useRef(onText);
+  const onReadyRef = useRef(onReady);
+  useEffect(() => {
+    onTextRef.current = onText;
+    onReadyRef.current = onReady;
+  });
+  const formatted = model.format === 'xhtml';
+  const editor = useEditor({
+    extensions: [
+      StarterKit.configure({
+        heading: false,
+        codeBlock: false,
+        code: false,
+        link: false,
+        horizontalRule: false,
+        ...(formatted
+          ? {}
+          : {
+              bold: false,
+              italic: false,
+              underline: false,
+              strike: false,
+              bulletList: false,
+              orderedList: false,
+              listItem: false,
+              blockquote: false,
+            }),
+      }),
+      Spelling,
+    ],
+    content: htmlOf(text, model.format),
+    editable: !readOnly,
+    immediatelyRender: false,
+    editorProps: {
+      attributes: {
+        class: styles.editor ?? '',
+        role: 'textbox',
+        'aria-multiline': 'true',
+        spellcheck: 'false',
+        style: `min-height: ${Math.min(30, Math.max(3, model.lines)) * 1.6}rem`,
+        ...(labelledBy ? { 'aria-labelledby': labelledBy } : { 'aria-label': label }),
+      },
+    },
+    onUpdate: ({ editor: current }) => {
+      given.current = textOf(current, model.format);
+      onTextRef.current(given.current);
+    },
+    onCreate: ({ editor: current }) => {
+      onReadyRef.current((from, to) => replaceWord(current, from, to));
+    },
+  });
+  useEffect(() => {
+    // Undone, or given on another device: what stands in the answer stands in the editor.
+    if (editor && text !== given.current) {
+      given.current = text;
+      editor.commands.setContent(htmlOf(text, model.format), { emitUpdate: false });
+    }
+  }, [editor, text, model.format]);
+  useEffect(() => {
+    editor?.setEditable(!readOnly, false);
+  }, [editor, readOnly]);
+  useEffect(() => {
+    if (editor) editor.view.dispatch(editor.state.tr.setMeta(spellingKey, wrong));
+  }, [editor, wrong]);
+  return (
+    <>
+      {editor && !readOnly && <Toolbar editor={editor} formatted={formatted} />}
+      <EditorContent editor={editor} />
+    </>
+  );
+}
+
+function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) {
+  const t = useTranslations('interactions.extendedText');
+  const on = useEditorState({
+    editor,
+    selector: ({ editor: current }) => ({
+      bold: current.isActive('bold'),
+      italic: current.isActive('italic'),
+      underline: current.isActive('underline'),
+      bullets: current.isActive('bulletList'),
+      numbers: current.isActive('orderedList'),
+      undo: current.can().undo(),
+      redo: current.can().redo(),
+    }),
+  });
+  const chain = () => editor.chain().focus();
+  const marks = [
+    ['bold', Bold, () => chain().toggleBold().run()],
+    ['italic', Italic, () => chain().toggleItalic().run()],
+    ['underline', Underline, () => chain().toggleUnderline().run()],
+    ['bullets', List, () => chain().toggleBulletList().run()],
+    ['numbers', ListOrdered, () => chain().toggleOrderedList().run()],
+  ] as const;
+  return (
+    <div className={styles.toolbar} role="toolbar" aria-label={t('tools')}>
+      {formatted &&
+        marks.map(([name, Icon, act]) => (
+          <button
+            key={name}
+            type="button"
+            className={styles.tool}
+            aria-pressed={on[name]}
+            aria-label={t(name)}
+            title={t(name)}
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={act}
+          >
+            <Icon size="1.15em" aria-hidden="true" />
+          </button>
+        ))}
+      <button
+        type="button"
+        className={styles.tool}
+        aria-label={t('undo')}
+        title={t('undo')}
+        disabled={!on.undo}
+        onClick={() => chain().undo().run()}
+      >
+        <Undo2 size="1.15em" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        className={styles.tool}
+        aria-label={t('redo')}
+        title={t('redo')}
+        disabled={!on.redo}
+        onClick={() => chain().redo().run()}
+      >
+        <Redo2 size="1.15em" aria-hidden="true" />
+      </button>
+    </div>
+  );
+}

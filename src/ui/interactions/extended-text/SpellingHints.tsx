@@ -1,0 +1,45 @@
+'use client';
+
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import shared from '../shared.module.css';
+import styles from './extendedText.module.css';
+
+interface Props {
+  readonly wrong: Readonly<Record<string, readonly string[]>>;
+  readonly onReplace: (wrong: string, right: string) => void;
+}
+
+/** The words to look at, each with its suggestions as buttons; a word can be kept as it is. Nothing is changed by itself. */
+export function SpellingHints({ wrong, onReplace }: Props) {
+  const t = useTranslations('interactions.extendedText');
+  const [kept, setKept] = useState<readonly string[]>([]);
+  const entries = Object.entries(wrong).filter(([word]) => !kept.includes(word));
+  return (
+    <details className={styles.hints}>
+      <summary>{t('spelling', { count: entries.length })}</summary>
+      <ul>
+        {entries.map(([word, suggestions]) => (
+          <li key={word}>
+            <b>{word}</b>
+            {suggestions.length === 0 && <span>{t('noIdea')}</span>}
+            {suggestions.map((right) => (
+              <button
+                key={right}
+                type="button"
+                className={shared.button}
+                aria-label={t('replace', { word: right, wrong: word })}
+                onClick={() => onReplace(word, right)}
+              >
+                {right}
+              </button>
+            ))}
+            <button type="button" className={shared.quiet} onClick={() => setKept([...kept, word])}>
+              {t('keep', { wrong: word })}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
