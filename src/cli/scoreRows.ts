@@ -4,7 +4,6 @@ import { readResponse, type RawResponse } from '@/core/item/response';
 import { toJson, type JsonValue } from '@/core/item/value';
 import { scoreItem } from '@/core/processing/score';
 import type { QtiPackage } from '@/core/qti/package';
-import { seededRandom } from '@/core/item/random';
 
 const scalar = z.union([z.string(), z.number(), z.boolean()]);
 const row = z.object({

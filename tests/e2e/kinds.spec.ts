@@ -7,19 +7,19 @@ const WHICH = /See what it asks: Every kind/;
 
 /** What the server keeps for a question. */
 const kept = (app: App, item: string): Record<string, unknown> =>
-  Object.fromEntries(
+  Object.fromEntries<unknown>(
     app
       .query<{ response: string; value: string }>(
         'SELECT response, value FROM responses WHERE item = ?',
         item,
       )
-      .map(({ response, value }) => [response, JSON.parse(value) as unknown])
+      .map(({ response, value }) => [response, JSON.parse(value) as unknown] as const)
       .filter(([, value]) => value !== null),
   );
 
 /** Pairs and cells are a set and may be kept in any order; an order is not. */
 const inOrder = (value: unknown, type: string): unknown =>
-  Array.isArray(value) && !/order|partition|tally/.test(type) ? [...value].sort() : value;
+  Array.isArray(value) && !/order|partition|tally/.test(type) ? [...(value as string[])].sort() : value;
 
 async function check(page: Page, app: App, { type, item, response }: Kind): Promise<void> {
   await expect(status(page)).toHaveText(/done$/);

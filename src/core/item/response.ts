@@ -1,5 +1,13 @@
 import type { ResponseDeclaration } from './declarations';
-import { container, parseScalar, single, type Scalar, type SingleValue, type Value } from './value';
+import {
+  container,
+  formatScalar,
+  parseScalar,
+  single,
+  type Scalar,
+  type SingleValue,
+  type Value,
+} from './value';
 
 /**
  * A response as it is kept and sent: QTI's own lexical forms in JSON. `"A"`, `["A","B"]`, `["A G1"]` for pairs,
@@ -81,4 +89,18 @@ export function forCardinality(
 ): RawResponse {
   if (cardinality !== 'single' || typeof raw === 'string') return raw;
   return responseTexts(raw).at(-1) ?? null;
+}
+
+/** A value as a response would be given: what a correct response looks like to the interaction. */
+export function rawOf(value: Value): RawResponse {
+  if (value === null) return null;
+  if (value.cardinality === 'record') {
+    return Object.fromEntries(
+      Object.entries(value.fields).map(([name, field]) => [
+        name,
+        field === null ? null : formatScalar(field.value),
+      ]),
+    );
+  }
+  return value.cardinality === 'single' ? formatScalar(value.value) : value.values.map(formatScalar);
 }

@@ -1,8 +1,10 @@
 import { itemRefsOf } from '@/core/item/test';
 import { scoreItem } from '@/core/processing/score';
 import { toJson, type JsonValue } from '@/core/item/value';
-import { deliverTest, itemSeed } from '@/core/item/deliver';
-import { questionOrder } from '@/core/item/delivered';
+import { deliverItem, deliverTest, itemSeed } from '@/core/item/deliver';
+import { questionOrder, type DeliveredItem } from '@/core/item/delivered';
+import { rawOf, type RawResponse } from '@/core/item/response';
+import { prepareItem } from '@/core/processing/prepare';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
@@ -111,6 +113,57 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
 /** The result of a student's own attempt; null while it is not handed in. @throws Refusal `not-found` */
 export function resultFor(db: Db, user: User, attemptId: string): AttemptResult | null {
   return resultOf(db, attemptOf(db, user.id, attemptId));
+}
+
+export interface AnsweredQuestion extends QuestionResult {
+  readonly item: DeliveredItem;
+  readonly responses: Readonly<Record<string, RawResponse>>;
+  /** Correct responses, where the test shows them (`show-solution`). */
+  readonly solution: Readonly<Record<string, RawResponse>> | null;
+}
+
+/**
+ * The questions of a handed-in attempt that may be looked at again (`allow-review`), with the answers given and, where the
+ * test shows them, the right ones. Null while it is not handed in.
+ * @throws Refusal `not-found`
+ */
+export function answersFor(
+  db: Db,
+  user: User,
+  attemptId: string,
+): { readonly title: string; readonly questions: readonly AnsweredQuestion[] } | null {
+  const attempt = attemptOf(db, user.id, attemptId);
+  const result = resultOf(db, attempt);
+  const content = loadTest(db, attempt.test_id);
+  if (!result || !content) return null;
+  const { order } = orderOf(db, attempt);
+  const refs = new Map(itemRefsOf(content.test).map((ref) => [ref.identifier, ref]));
+  const sessions = sessionsOf(db, attemptId);
+  const state = stateOf(db, attemptId);
+  const questions = result.questions.flatMap((question): AnsweredQuestion[] => {
+    const ref = refs.get(order[question.number - 1] ?? '');
+    const item = ref && content.items.get(ref.item);
+    if (!ref || !item || !ref.sessionControl.allowReview) return [];
+    const session = sessions.get(ref.identifier) ?? null;
+    const { showFeedback, showSolution } = ref.sessionControl;
+    const variables = prepareItem(item, itemSeed(attempt.seed, ref.identifier));
+    const solution = Object.fromEntries(
+      item.responses.map(({ identifier }) => [
+        identifier,
+        rawOf(variables.get(identifier)?.correctResponse ?? null),
+      ]),
+    );
+    const known = Object.values(solution).some((response) => response !== null);
+    return [
+      {
+        ...question,
+        item: deliverItem(item, ref.identifier, attempt.seed, { showFeedback, session }),
+        responses: state.items[ref.identifier]?.responses ?? {},
+        solution: showSolution && known ? solution : null,
+      },
+    ];
+  });
+  return { title: result.title, questions };
 }
 
 export interface ClassRow {

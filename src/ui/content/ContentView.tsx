@@ -3,10 +3,13 @@
 import { createElement, Fragment, type ReactNode } from 'react';
 import type { Content, ContentNode } from '@/core/item/content';
 import type { InteractionModel } from '@/core/interactions/types';
+import { Enlargeable } from '../kit/Enlargeable';
 
 /** How the places in content are filled: interactions, gaps, pictures. */
 export interface ContentSlots {
   readonly assetUrl: (path: string) => string;
+  /** Pictures get a button that enlarges them; not inside what is itself pressed. */
+  readonly enlarge?: boolean;
   readonly interaction?: (model: InteractionModel) => ReactNode;
   readonly place?: (role: 'gap' | 'hottext', identifier: string, children: ReactNode) => ReactNode;
 }
@@ -49,12 +52,31 @@ function propsOf(node: Extract<ContentNode, { kind: 'element' }>, slots: Content
 
 const VOID = new Set(['img', 'br', 'hr', 'source', 'track', 'col']);
 
+const isPicture = (node: ContentNode): boolean =>
+  node.kind === 'element' && (node.name === 'img' || node.name === 'svg');
+
+/** A picture with its button; what an SVG holds is drawn as ever, without buttons of its own. */
+function drawPicture(
+  node: Extract<ContentNode, { kind: 'element' }>,
+  key: number,
+  slots: ContentSlots,
+  props: Record<string, unknown>,
+): ReactNode {
+  const inside = node.name === 'img' ? [] : drawAll(node.children, { ...slots, enlarge: false });
+  return (
+    <Enlargeable key={key} widest="fit-content">
+      {createElement(node.name, { ...props, key: 'picture' }, ...(node.name === 'img' ? [] : inside))}
+    </Enlargeable>
+  );
+}
+
 function draw(node: ContentNode, key: number, slots: ContentSlots): ReactNode {
   switch (node.kind) {
     case 'text':
       return node.text;
     case 'element': {
       const props = { key, ...propsOf(node, slots) };
+      if (slots.enlarge && isPicture(node)) return drawPicture(node, key, slots, props);
       return VOID.has(node.name)
         ? createElement(node.name, props)
         : createElement(node.name, props, ...drawAll(tableSafe(node), slots));
@@ -64,7 +86,9 @@ function draw(node: ContentNode, key: number, slots: ContentSlots): ReactNode {
     case 'place':
       return <Fragment key={key}>{slots.place?.(node.role, node.identifier, drawAll(node.children, slots))}</Fragment>;
     case 'feedback':
+    case 'template':
     case 'printed':
+      // Resolved when a question is delivered; in what is not delivered they show nothing.
       return null;
   }
 }

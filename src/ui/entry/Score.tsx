@@ -7,7 +7,7 @@ import type { AccessNeeds } from '@/core/needs';
 import styles from './entry.module.css';
 import { Page } from './Page';
 
-type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
+export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
 export interface Result {
   readonly title: string;
   readonly handedInAt: number;
@@ -22,7 +22,7 @@ export interface Result {
   }[];
 }
 
-const ICONS = {
+export const ICONS = {
   right: Check,
   partly: Contrast,
   wrong: X,
@@ -30,16 +30,24 @@ const ICONS = {
   'not-marked': CircleDashed,
 };
 
+interface ScoreProps {
+  readonly name: string;
+  readonly needs: AccessNeeds;
+  readonly result: Result;
+  /** Where the answers can be looked at again. */
+  readonly answersHref: string;
+}
+
 /** The score, question by question: right, partly, not, not answered, not marked yet. */
-export function Score({ name, needs, result }: { name: string; needs: AccessNeeds; result: Result }) {
+export function Score({ name, needs, result, answersHref }: ScoreProps) {
   return (
     <Page name={name} needs={needs}>
-      <ScoreTable result={result} />
+      <ScoreTable result={result} answersHref={answersHref} />
     </Page>
   );
 }
 
-function ScoreTable({ result }: { result: Result }) {
+function ScoreTable({ result, answersHref }: Pick<ScoreProps, 'result' | 'answersHref'>) {
   const t = useTranslations('score');
   const format = useFormatter();
   const date = format.dateTime(new Date(result.handedInAt), { dateStyle: 'long', timeStyle: 'short' });
@@ -82,7 +90,10 @@ function ScoreTable({ result }: { result: Result }) {
           })}
         </tbody>
       </table>
-      <p>
+      <p className={styles.ways}>
+        <Button size="large" type="primary" href={answersHref}>
+          {t('answers')}
+        </Button>
         <Button size="large" href="/tests">
           {t('back')}
         </Button>

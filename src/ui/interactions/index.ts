@@ -62,8 +62,10 @@ const byType: Readonly<Partial<Record<string, InteractionView>>> = Object.fromEn
   VIEWS.map((one) => [one.type, one]),
 );
 
-/** The component for a type; a test keeps this and the core's list equal. */
-export const viewOf = (type: string): InteractionView['View'] | undefined => byType[type]?.View;
+/** The component for each type; a test keeps this and the core's list equal. */
+export const VIEW_OF: Readonly<Partial<Record<string, InteractionView['View']>>> = Object.fromEntries(
+  VIEWS.map((one) => [one.type, one.View]),
+);
 
 /** Fetches everything these interactions will need: components, editors, lessons. */
 export function preloadViews(models: readonly InteractionModel[]): Promise<unknown> {

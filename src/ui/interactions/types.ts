@@ -45,7 +45,7 @@ export function defineView<Model extends InteractionModel>(
   editor: (model: Model) => Promise<unknown> | null = () => null,
 ): InteractionView {
   const load = (models: readonly InteractionModel[]) =>
-    Promise.all(models.map((model) => editor(model as Model)));
+    Promise.all(models.map((model) => editor(model as Model) ?? Promise.resolve()));
   return { type, View: View as unknown as AnyView, load, lesson };
 }
 

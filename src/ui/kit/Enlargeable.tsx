@@ -37,7 +37,7 @@ export function Enlargeable({ children, name, widest }: Props) {
   const t = useTranslations('enlarge');
   const [element, setElement] = useState<HTMLElement | null>(null);
   const [on, setOn] = useState(false);
-  const buttonRef = useRef<HTMLButtonElement>(null);
+  const buttonRef = useRef<HTMLSpanElement>(null);
   useAlone(element, on);
   const label = on ? t('close') : t('open', { name: name ?? t('picture') });
   const toggle = () => {
@@ -45,7 +45,6 @@ export function Enlargeable({ children, name, widest }: Props) {
     buttonRef.current?.focus();
   };
   return (
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape closes from anywhere inside
     <span
       ref={setElement}
       className={styles.frame}
@@ -60,17 +59,24 @@ export function Enlargeable({ children, name, widest }: Props) {
         toggle();
       }}
     >
-      <button
+      {/* No button element: it works also where all buttons are switched off, on an answer that is only looked at. */}
+      <span
         ref={buttonRef}
-        type="button"
+        role="button"
+        tabIndex={0}
         className={styles.button}
         data-enlarge=""
         aria-label={label}
         title={label}
         onClick={toggle}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return;
+          event.preventDefault();
+          toggle();
+        }}
       >
         {on ? <X size="1.25em" aria-hidden="true" /> : <Maximize2 size="1.125em" aria-hidden="true" />}
-      </button>
+      </span>
       {children}
     </span>
   );

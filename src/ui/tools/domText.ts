@@ -1,5 +1,6 @@
 /** Places whose words are not part of the text that can be marked: answer places, buttons, hidden words. */
-const NOT_TEXT = 'button, select, input, textarea, math-field, [data-no-text], .visually-hidden, .ML__latex';
+const NOT_TEXT =
+  'button, select, input, textarea, math-field, [data-no-text], [role=button], .visually-hidden, .ML__latex';
 
 /** The text nodes of an element in reading order, without answer places. */
 export function textNodesOf(root: HTMLElement): Text[] {

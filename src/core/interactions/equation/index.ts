@@ -26,7 +26,7 @@ export const equation = defineInteraction<EquationModel>({
   element: 'urn:able-compass:equation',
   inline: false,
   binds: [{ cardinality: 'single', baseTypes: ['string'] }],
-  read(element, context) {
+  read(element) {
     const { attributes } = element;
     const mode = pick(attributes['data-mode'], EQUATION_MODES, 'expression');
     return {

@@ -47,7 +47,7 @@ export const extendedText = defineInteraction<ExtendedTextModel>({
     { cardinality: 'ordered', baseTypes: ['string', 'integer', 'float'] },
     { cardinality: 'record', baseTypes: [] },
   ],
-  read(element, context) {
+  read(element) {
     const classes = element.attributes.class ?? '';
     const height = /qti-height-lines-(\d+)/.exec(classes)?.[1];
     const expected = element.attributes['expected-length'];

@@ -98,6 +98,7 @@ export function CellGridView({
           ref={gridRef}
           className={styles.grid}
           role="grid"
+          tabIndex={-1}
           aria-label={t('label', { rows: model.rows, columns: model.columns })}
           style={{
             gridTemplateColumns: `repeat(${model.columns}, minmax(0, 1fr))`,

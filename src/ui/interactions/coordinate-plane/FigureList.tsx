@@ -1,10 +1,10 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Figure } from '@/core/interactions/coordinate-plane/figures';
 import shared from '../shared.module.css';
+import { useDraft } from '../shared/useDraft';
 import styles from './plane.module.css';
 import { readTypedPoint } from './TypePoint';
 import type { Plane } from './usePlane';
@@ -75,24 +75,9 @@ function PointField({
   value: string;
   onPoint: (point: { x: number; y: number }) => void;
 }) {
-  const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
-  const give = () => {
+  const field = useDraft(value, (text) => {
     const point = readTypedPoint(text.replaceAll('\u2212', '-'));
-    if (text !== value && point) onPoint(point);
-    if (!point) setText(value);
-  };
-  return (
-    <input
-      className={shared.field}
-      size={8}
-      aria-label={label}
-      value={text}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={give}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') give();
-      }}
-    />
-  );
+    if (point) onPoint(point);
+  });
+  return <input className={shared.field} size={8} aria-label={label} {...field} />;
 }

@@ -79,6 +79,7 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
   const mark = (point: PlanePoint) => geometry.toPixel(point);
   return (
     <div ref={ref} className={styles.room}>
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- an application of its own: its keys stand in its label */}
       <div
         ref={stageRef}
         className={styles.stage}

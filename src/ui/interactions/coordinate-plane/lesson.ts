@@ -6,7 +6,7 @@ export const lesson = lessonOf<CoordinatePlaneModel>(
   {
     type: 'coordinate-plane',
     x: { min: 0, max: 8, step: 1, label: 'x' },
-    y: { min: 0, max: 3, step: 1, label: 'y' },
+    y: { min: 0, max: 4, step: 1, label: 'y' },
     snap: { x: 1, y: 1 },
     tools: ['segment'],
     counts: { minimum: 1, maximum: 1 },

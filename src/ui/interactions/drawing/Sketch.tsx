@@ -149,7 +149,7 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
         role="application"
         aria-roledescription={t('sheet')}
         aria-label={t('label', { count: marks.length })}
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a drawing sheet is worked with the arrow keys
+
         tabIndex={0}
         data-sketch=""
         onPointerDown={down}

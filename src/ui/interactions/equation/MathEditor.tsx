@@ -20,7 +20,7 @@ interface Props {
   readonly onLatex: (latex: string) => void;
   /** Enter: the next line, where there are several. */
   readonly onEnter?: () => void;
-  readonly autoFocus?: boolean;
+  readonly focusAtStart?: boolean;
   readonly readOnly?: boolean;
 }
 
@@ -37,7 +37,7 @@ export function MathEditor({
   label,
   onLatex,
   onEnter,
-  autoFocus = false,
+  focusAtStart = false,
   readOnly = false,
 }: Props) {
   const hostRef = useRef<HTMLDivElement>(null);
@@ -46,7 +46,7 @@ export function MathEditor({
   const givenRef = useRef('');
   const onLatexRef = useRef(onLatex);
   const onEnterRef = useRef(onEnter);
-  const focusAtStart = useRef(autoFocus);
+  const focusRef = useRef(focusAtStart);
   useEffect(() => {
     onLatexRef.current = onLatex;
     onEnterRef.current = onEnter;
@@ -79,7 +79,7 @@ export function MathEditor({
     field.addEventListener('keydown', enter);
     host.append(field);
     field.menuItems = [];
-    if (focusAtStart.current) field.focus();
+    if (focusRef.current) field.focus();
     fieldRef.current = field;
     return () => {
       giveLast();

@@ -8,12 +8,15 @@ import { workLatex, workLines, type WorkLine } from '@/core/interactions/equatio
 import shared from '../shared.module.css';
 import { useTypedAnswer } from '../useTypedAnswer';
 import styles from './equation.module.css';
+import type * as EditorModuleType from './MathEditor';
 import { Typed } from './Typed';
+
+type EditorModule = typeof EditorModuleType;
 
 interface Props {
   readonly model: EquationModel;
   readonly latex: string;
-  readonly editor: typeof import('./MathEditor') | null;
+  readonly editor: EditorModule | null;
   readonly typed: boolean;
   readonly readOnly: boolean;
   readonly onLatex: (latex: string) => void;
@@ -66,7 +69,7 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
                 text={line.text}
                 label={t('wordsLine', { line: i + 1 })}
                 readOnly={readOnly}
-                autoFocus={i === here && line.text === '' && i > 0}
+                focusAtStart={i === here && line.text === '' && i > 0}
                 onText={(text) => change(i, { kind: 'words', text })}
                 onEnter={() => add('maths')}
               />
@@ -81,7 +84,7 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
                 model={model}
                 latex={line.text}
                 label={t('mathsLine', { line: i + 1 })}
-                autoFocus={i > 0}
+                focusAtStart={i > 0}
                 onLatex={(text) => change(i, { kind: 'maths', text })}
                 onEnter={() => add('maths')}
               />
@@ -132,12 +135,12 @@ interface WordsProps {
   readonly text: string;
   readonly label: string;
   readonly readOnly: boolean;
-  readonly autoFocus: boolean;
+  readonly focusAtStart: boolean;
   readonly onText: (text: string) => void;
   readonly onEnter: () => void;
 }
 
-function Words({ text, label, readOnly, autoFocus, onText, onEnter }: WordsProps) {
+function Words({ text, label, readOnly, focusAtStart, onText, onEnter }: WordsProps) {
   const { draft, change, settle } = useTypedAnswer(text, onText, 300);
   return (
     <input
@@ -147,7 +150,7 @@ function Words({ text, label, readOnly, autoFocus, onText, onEnter }: WordsProps
       readOnly={readOnly}
       maxLength={500}
       // eslint-disable-next-line jsx-a11y/no-autofocus -- the line was just asked for
-      autoFocus={autoFocus}
+      autoFocus={focusAtStart}
       onChange={(event) => change(event.target.value)}
       onBlur={settle}
       onKeyDown={(event) => {

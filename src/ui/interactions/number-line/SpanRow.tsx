@@ -1,12 +1,12 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { moveEnd, toggleEnd, type Span } from '@/core/interactions/number-line/spans';
 import { exactOf, quantityText } from '@/core/interactions/quantity';
 import * as q from '@/core/math/rational';
 import shared from '../shared.module.css';
+import { useDraft } from '../shared/useDraft';
 import styles from './numberLine.module.css';
 
 interface Props {
@@ -73,25 +73,10 @@ function EndField({
   onValue: (text: string) => void;
 }) {
   const t = useTranslations('interactions.numberLine');
-  const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
-  const give = () => {
-    if (text !== value) onValue(text);
-  };
+  const field = useDraft(value, onValue);
   return (
     <label>
-      {label}{' '}
-      <input
-        className={shared.field}
-        size={5}
-        value={text}
-        placeholder={t('endless')}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={give}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') give();
-        }}
-      />
+      {label} <input className={shared.field} size={5} placeholder={t('endless')} {...field} />
     </label>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Minus, Plus } from 'lucide-react';
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   gridOf,
@@ -35,7 +35,9 @@ export function PartitionView({
   const shading = shadingOf(model, response);
   // A sweep gives several answers before the attempt has drawn the first: it goes on from its own last.
   const latest = useRef(shading);
-  latest.current = shading;
+  useEffect(() => {
+    latest.current = shading;
+  });
   const parts = shading.length;
   const shaded = shading.filter(Boolean).length;
   const here = Math.min(focused, parts - 1);

@@ -1,10 +1,10 @@
 'use client';
 
 import { Minus, Plus } from 'lucide-react';
-import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { TallyPlotModel } from '@/core/interactions/tally-plot';
 import shared from '../shared.module.css';
+import { useDraft } from '../shared/useDraft';
 import styles from './tallyPlot.module.css';
 
 export interface PlotProps {
@@ -21,13 +21,10 @@ export function ValueField({ model, values, set, readOnly, index }: PlotProps & 
   const t = useTranslations('interactions.tallyPlot');
   const value = values[index] ?? 0;
   const category = model.categories[index] ?? '';
-  const [text, setText] = useState(String(value));
-  useEffect(() => setText(String(value)), [value]);
-  const give = () => {
+  const field = useDraft(String(value), (text) => {
     const typed = Number(text);
     if (text.trim() !== '' && Number.isFinite(typed)) set(index, typed);
-    setText(String(value));
-  };
+  });
   return (
     <span className={styles.field}>
       <button
@@ -43,13 +40,8 @@ export function ValueField({ model, values, set, readOnly, index }: PlotProps & 
         className={styles.number}
         inputMode="decimal"
         aria-label={t('value', { category })}
-        value={text}
+        {...field}
         readOnly={readOnly}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={give}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') give();
-        }}
       />
       <button
         type="button"

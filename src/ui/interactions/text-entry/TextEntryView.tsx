@@ -1,13 +1,14 @@
 'use client';
 
-import { X } from 'lucide-react';
-import { useId, useRef } from 'react';
+import { Grid3x3 as PadIcon, X } from 'lucide-react';
+import { useId, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { textEntry, type TextEntryModel } from '@/core/interactions/text-entry';
 import { responseTexts } from '@/core/item/response';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import { useTypedAnswer } from '../useTypedAnswer';
+import { NumberPad } from './NumberPad';
 import styles from './textEntry.module.css';
 
 /** A number that is only begun: no reason to say it is none yet. */
@@ -20,10 +21,12 @@ export function TextEntryView({
   shape,
   onAnswer,
   position,
+  readOnly,
 }: InteractionProps<TextEntryModel>) {
   const t = useTranslations('interactions.textEntry');
   const missing = useTranslations('missing');
   const noticeId = useId();
+  const [pad, setPad] = useState(false);
   const inputRef = useRef<HTMLInputElement>(null);
   const answer = responseTexts(response)[0] ?? '';
   const { draft, change, settle } = useTypedAnswer(
@@ -35,6 +38,16 @@ export function TextEntryView({
   const progress = textEntry.progress(model, draft, shape);
   const notice =
     progress.state === 'partial' && !(numeric && BEGUN.test(draft.trim())) ? progress.missing : null;
+
+  /** Puts a key of the pad where the caret is, or takes the sign before it away. */
+  const write = (key: string | null) => {
+    const input = inputRef.current;
+    const [from, to] = [input?.selectionStart ?? draft.length, input?.selectionEnd ?? draft.length];
+    const start = key === null && from === to ? Math.max(0, from - 1) : from;
+    change(draft.slice(0, start) + (key ?? '') + draft.slice(to));
+    const caret = start + (key?.length ?? 0);
+    requestAnimationFrame(() => input?.setSelectionRange(caret, caret));
+  };
 
   return (
     <span className={styles.entry} data-unit="box" data-unit-key={model.responseIdentifier}>
@@ -49,6 +62,7 @@ export function TextEntryView({
           autoCorrect="off"
           spellCheck={false}
           maxLength={2000}
+          readOnly={readOnly}
           placeholder={model.placeholder}
           aria-label={t('label', position)}
           aria-describedby={notice ? noticeId : undefined}
@@ -56,7 +70,7 @@ export function TextEntryView({
           onChange={(event) => change(event.target.value)}
           onBlur={settle}
         />
-        {draft !== '' && (
+        {draft !== '' && !readOnly && (
           <button
             type="button"
             className={styles.clear}
@@ -71,6 +85,19 @@ export function TextEntryView({
           </button>
         )}
       </span>
+      {numeric && !readOnly && (
+        <button
+          type="button"
+          className={styles.padButton}
+          aria-expanded={pad}
+          aria-label={t('padButton')}
+          title={t('padButton')}
+          onClick={() => setPad(!pad)}
+        >
+          <PadIcon size="1.15em" aria-hidden="true" />
+        </button>
+      )}
+      {pad && <NumberPad whole={shape.baseType === 'integer'} onKey={write} onDelete={() => write(null)} />}
       <span id={noticeId} role="status">
         {notice && (
           <span className={shared.notice}>

@@ -15,7 +15,7 @@ import styles from './upload.module.css';
 const readAsBase64 = (file: File): Promise<string> =>
   new Promise((resolve, reject) => {
     const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result).split(',')[1] ?? '');
+    reader.onload = () => resolve((reader.result as string).split(',')[1] ?? '');
     reader.onerror = () => reject(reader.error ?? new Error('the file could not be read'));
     reader.readAsDataURL(file);
   });

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { interactionsOf } from '@/core/item/content';
 import type { DeliveredItem } from '@/core/item/delivered';
-import { lessonFor, viewOf } from '../../interactions';
+import { lessonFor, VIEW_OF } from '../../interactions';
 import type { Lesson } from '../../interactions/lesson';
 import styles from './dialogs.module.css';
 import { Dialog } from './Dialog';
@@ -82,7 +82,7 @@ function useLesson(type: string | undefined): Lesson | null {
 
 function Shown({ type, lesson, step }: { type: string; lesson: Lesson; step: number }) {
   const t = useTranslations('lessons');
-  const View = viewOf(type);
+  const View = VIEW_OF[type];
   const kind = camel(type) as 'choice';
   const words = t.raw(`kinds.${kind}.steps`) as string[];
   const keys = t.raw(`kinds.${kind}.keys`) as string[];

@@ -6,7 +6,7 @@ import type { InteractionModel } from '@/core/interactions/types';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
-import { viewOf } from '../../interactions';
+import { VIEW_OF } from '../../interactions';
 import { useAttempt, usePlayer } from '../PlayerContext';
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
@@ -27,7 +27,7 @@ function InteractionHost({
   const response = useAttempt((state) => state.items[item.ref]?.responses[responseIdentifier] ?? null);
   const closed = useAttempt((state) => state.items[item.ref]?.closed ?? false);
   const shape = item.responses.find((one) => one.identifier === responseIdentifier);
-  const View = viewOf(model.type);
+  const View = VIEW_OF[model.type];
   const all = useMemo(
     () => interactionsOf(item.body).filter((one) => one.type === model.type),
     [item.body, model.type],
@@ -58,9 +58,11 @@ function InteractionHost({
 /** The body of a question with its interactions in their places. */
 export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by: string) => void }) {
   const { assetUrl } = usePlayer();
+  const closed = useAttempt((state) => state.items[item.ref]?.closed ?? false);
   const slots: ContentSlots = { assetUrl };
   const withInteractions: ContentSlots = {
     ...slots,
+    enlarge: true,
     interaction: (model) => (
       <InteractionHost
         key={model.responseIdentifier}
@@ -71,5 +73,12 @@ export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by:
       />
     ),
   };
-  return <ContentView content={item.body} slots={withInteractions} />;
+  const body = <ContentView content={item.body} slots={withInteractions} />;
+  return closed ? (
+    <fieldset className="able-closed" disabled>
+      {body}
+    </fieldset>
+  ) : (
+    body
+  );
 }

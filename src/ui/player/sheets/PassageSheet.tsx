@@ -51,7 +51,7 @@ export const PassageSheet = memo(function PassageSheet({
       <div className={styles.passage} data-passage="">
         <ContentView
           content={stimulus.body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
-          slots={{ assetUrl }}
+          slots={{ assetUrl, enlarge: true }}
         />
       </div>
     </Sheet>

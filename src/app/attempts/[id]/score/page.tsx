@@ -9,5 +9,12 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const { id } = await params;
   const result = orNotFound(() => resultFor(database(), user, id));
   if (!result) redirect(`/attempts/${id}`);
-  return <Score name={user.displayName} needs={user.needs} result={result} />;
+  return (
+    <Score
+      name={user.displayName}
+      needs={user.needs}
+      result={result}
+      answersHref={`/attempts/${id}/answers`}
+    />
+  );
 }

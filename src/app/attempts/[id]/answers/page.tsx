@@ -1,0 +1,13 @@
+import { redirect } from 'next/navigation';
+import { database } from '@/server/db/open';
+import { answersFor } from '@/server/results/results';
+import { Answers } from '@/ui/entry/Answers';
+import { orNotFound, pageUser } from '../../../http';
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const user = await pageUser('student');
+  const { id } = await params;
+  const answers = orNotFound(() => answersFor(database(), user, id));
+  if (!answers) redirect(`/attempts/${id}`);
+  return <Answers name={user.displayName} needs={user.needs} attemptId={id} {...answers} />;
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import { interactionsOf } from '@/core/item/content';
+import type { DeliveredItem } from '@/core/item/delivered';
+import type { RawResponse } from '@/core/item/response';
+import { ContentView, type ContentSlots } from '../content/ContentView';
+import { VIEW_OF } from '../interactions';
+
+interface Props {
+  readonly item: DeliveredItem;
+  readonly responses: Readonly<Record<string, RawResponse>>;
+  readonly assetUrl: (path: string) => string;
+}
+
+const ignore = () => undefined;
+
+/** A question with an answer in it, to be looked at: every interaction in its read-only form. */
+export function AnswerView({ item, responses, assetUrl }: Props) {
+  const all = interactionsOf(item.body);
+  const slots: ContentSlots = { assetUrl };
+  const body: ContentSlots = {
+    ...slots,
+    enlarge: true,
+    interaction: (model) => {
+      const View = VIEW_OF[model.type];
+      const shape = item.responses.find((one) => one.identifier === model.responseIdentifier);
+      const alike = all.filter((one) => one.type === model.type);
+      return (
+        View &&
+        shape && (
+          <View
+            key={model.responseIdentifier}
+            model={model}
+            response={responses[model.responseIdentifier] ?? null}
+            shape={shape}
+            onAnswer={ignore}
+            readOnly
+            itemRef={item.ref}
+            position={{ index: alike.indexOf(model) + 1, total: alike.length }}
+            slots={slots}
+            announce={ignore}
+          />
+        )
+      );
+    },
+  };
+  return (
+    <fieldset className="able-closed" disabled>
+      <ContentView content={item.body} slots={body} />
+    </fieldset>
+  );
+}

@@ -1,0 +1,115 @@
+'use client';
+
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { DeliveredItem } from '@/core/item/delivered';
+import type { RawResponse } from '@/core/item/response';
+import type { AccessNeeds } from '@/core/needs';
+import { AnswerView } from './AnswerView';
+import styles from './entry.module.css';
+import { Page } from './Page';
+import { ICONS, type Verdict } from './Score';
+
+interface Question {
+  readonly number: number;
+  readonly verdict: Verdict;
+  readonly score: number | null;
+  readonly maximum: number | null;
+  readonly item: DeliveredItem;
+  readonly responses: Readonly<Record<string, RawResponse>>;
+  readonly solution: Readonly<Record<string, RawResponse>> | null;
+}
+interface Props {
+  readonly name: string;
+  readonly needs: AccessNeeds;
+  readonly attemptId: string;
+  readonly title: string;
+  readonly questions: readonly Question[];
+}
+
+/** After handing in: question by question, the answer as it was handed in and, where the test shows it, a right one. */
+export function Answers({ name, needs, ...rest }: Props) {
+  return (
+    <Page name={name} needs={needs}>
+      <Questions {...rest} />
+    </Page>
+  );
+}
+
+function Questions({ attemptId, title, questions }: Omit<Props, 'name' | 'needs'>) {
+  const t = useTranslations('answers');
+  const score = useTranslations('score');
+  const [at, setAt] = useState(0);
+  const question = questions[at];
+  const assetUrl = (path: string) =>
+    `/api/attempts/${attemptId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`;
+  return (
+    <>
+      <h1>{t('title')}</h1>
+      <p className={styles.soft}>{title}</p>
+      {!question && <p>{t('none')}</p>}
+      <nav className={styles.numbers} aria-label={t('list')}>
+        {questions.map((one, i) => {
+          const Icon = ICONS[one.verdict];
+          return (
+            <button
+              key={one.number}
+              type="button"
+              className={styles.number}
+              aria-current={i === at ? 'true' : undefined}
+              aria-label={`${t('question', { number: one.number })}: ${score(`verdict.${one.verdict}`)}`}
+              onClick={() => setAt(i)}
+            >
+              {one.number}
+              <Icon size="0.9em" aria-hidden="true" />
+            </button>
+          );
+        })}
+      </nav>
+      {question && (
+        <section className={styles.answer} aria-label={t('question', { number: question.number })}>
+          <h2>{t('question', { number: question.number })}</h2>
+          <p>
+            {question.maximum === null || question.verdict === 'not-marked'
+              ? score(`verdict.${question.verdict}`)
+              : t('verdict', {
+                  verdict: score(`verdict.${question.verdict}`),
+                  score: Math.round((question.score ?? 0) * 100) / 100,
+                  maximum: question.maximum,
+                })}
+          </p>
+          <h3>{t('yours')}</h3>
+          <AnswerView
+            key={`${question.number}`}
+            item={question.item}
+            responses={question.responses}
+            assetUrl={assetUrl}
+          />
+          {question.solution && (
+            <details className={styles.solution}>
+              <summary>{t('solution')}</summary>
+              <AnswerView
+                key={`${question.number}`}
+                item={{ ...question.item, ref: `${question.item.ref}-solution` }}
+                responses={question.solution}
+                assetUrl={assetUrl}
+              />
+            </details>
+          )}
+        </section>
+      )}
+      <p className={styles.ways}>
+        <Button size="large" disabled={at === 0} onClick={() => setAt(at - 1)}>
+          {t('before')}
+        </Button>
+        <Button size="large" disabled={at >= questions.length - 1} onClick={() => setAt(at + 1)}>
+          {t('next')}
+        </Button>
+        <Button size="large" href={`/attempts/${attemptId}/score`}>
+          {t('back')}
+        </Button>
+      </p>
+    </>
+  );
+}
