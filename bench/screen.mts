@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
+import { numberOf as kindNumber } from '../tests/e2e/kinds';
 import { line, ms, percentile } from './numbers';
 
 const folder = mkdtempSync(join(tmpdir(), 'able-bench-'));
@@ -125,6 +126,103 @@ for (let i = 0; i < 40; i += 1) {
 line(
   'line-reader step, input to paint, 95th percentile (wanted: < 50 ms)',
   `${ms(percentile(reader, 0.95))} (median ${ms(percentile(reader, 0.5))})`,
+);
+await client.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+await page.getByRole('button', { name: 'Stop for now' }).click();
+await page.getByRole('dialog').getByRole('button', { name: 'Stop for now' }).click();
+await page.waitForURL(/tests$/);
+await page.getByRole('link', { name: /See what it asks: Every kind/ }).click();
+await page.getByRole('button', { name: /Start the test/ }).click();
+await page.waitForSelector('[data-player=ready]');
+const count = await page.locator('nav button[title^="Question "]').count();
+for (let number = 1; number <= count; number += 1) {
+  await page.click(stop(number));
+  const goOn = page.getByRole('button', { name: 'Go on anyway' });
+  await page.waitForTimeout(120);
+  if (await goOn.isVisible()) await goOn.click();
+}
+await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+const kinds: number[] = [];
+for (let number = 1; number <= count; number += 1) {
+  kinds.push(await paintAfter(stop(number)));
+  await page.waitForTimeout(250);
+}
+line(
+  `question to question through all ${count} kinds, painted, 95th percentile (wanted: < 50 ms)`,
+  `${ms(percentile(kinds, 0.95))} (median ${ms(percentile(kinds, 0.5))})`,
+);
+
+/** Frames while something is dragged: how long each takes from the pointer's move to its paint. */
+const dragFrames = (selector: string, dx: number, dy: number) =>
+  page.evaluate(
+    ([target, x, y]) =>
+      new Promise<number[]>((resolve) => {
+        const element = document.querySelector<HTMLElement>(target);
+        if (!element) throw new Error(`no ${target}`);
+        const box = element.getBoundingClientRect();
+        const [left, top] = [box.left + box.width / 2, box.top + box.height / 2];
+        element.setPointerCapture = () => undefined;
+        const send = (type: string, step: number) =>
+          element.dispatchEvent(
+            new PointerEvent(type, {
+              bubbles: true,
+              cancelable: true,
+              pointerId: 1,
+              isPrimary: true,
+              button: type === 'pointermove' ? -1 : 0,
+              buttons: type === 'pointerup' ? 0 : 1,
+              clientX: left + (x * step) / 40,
+              clientY: top + (y * step) / 40,
+            }),
+          );
+        const frames: number[] = [];
+        send('pointerdown', 0);
+        const next = (step: number) => {
+          if (step > 40) {
+            send('pointerup', 40);
+            resolve(frames);
+            return;
+          }
+          const begin = performance.now();
+          send('pointermove', step);
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = () => {
+              frames.push(performance.now() - begin);
+              next(step + 1);
+            };
+            channel.port2.postMessage(0);
+          });
+        };
+        next(1);
+      }),
+    [selector, dx, dy] as const,
+  );
+const dragged: number[] = [];
+const onKind = async (item: string) => {
+  await page.click(stop(kindNumber(item)));
+  await page.waitForTimeout(600);
+};
+await onKind('gap-match-1');
+dragged.push(...(await dragFrames('[data-piece]', 160, 90)));
+await onKind('number-line-1');
+await page.locator('[data-line]').click({ position: { x: 200, y: 52 } });
+await page.waitForTimeout(400);
+dragged.push(...(await dragFrames('[data-line] [role=slider]', 240, 0)));
+await onKind('coordinate-plane-2');
+for (const [x, y] of [
+  [120, 320],
+  [240, 320],
+  [240, 200],
+  [120, 320],
+] as const) {
+  await page.locator('[data-plane]').click({ position: { x, y } });
+  await page.waitForTimeout(120);
+}
+dragged.push(...(await dragFrames('[data-handle="0-2"]', 80, -60)));
+line(
+  'dragging a piece, a point on a line, a corner on a grid: pointer to paint, 95th percentile (wanted: < 50 ms)',
+  `${ms(percentile(dragged, 0.95))} (median ${ms(percentile(dragged, 0.5))}, ${dragged.length} frames)`,
 );
 await browser.close();
 app.kill('SIGKILL');

@@ -1,42 +1,6 @@
-import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
 import { choice, CHOICES } from './answers';
 import { expect, goTo, signIn, startTest, test } from './app';
-
-const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
-const SCHEMES = ['paper', 'mist', 'primrose', 'dusk', 'lantern'] as const;
-
-/** axe with WCAG 2.2 A and AA, and colours at AAA. */
-async function expectAccessible(page: Page, screen: string): Promise<void> {
-  await page.evaluate(AXE);
-  const violations = await page.evaluate(async () => {
-    const { axe } = window as unknown as {
-      axe: {
-        run: (
-          context: unknown,
-          options: unknown,
-        ) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>;
-      };
-    };
-    const result = await axe.run(document, {
-      runOnly: {
-        type: 'tag',
-        values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
-      },
-      rules: {
-        'color-contrast-enhanced': { enabled: true },
-        'landmark-unique': { enabled: false },
-        'page-has-heading-one': { enabled: false },
-        region: { enabled: false },
-      },
-    });
-    return result.violations.map(
-      ({ id, nodes }) =>
-        `${id}: ${nodes.map((node) => `${node.html.slice(0, 160)} ${node.failureSummary.slice(0, 200)}`).join(' | ')}`,
-    );
-  });
-  expect(violations, screen).toEqual([]);
-}
+import { expectAccessible, SCHEMES } from './axe';
 
 for (const scheme of SCHEMES) {
   test(`every screen passes axe in ${scheme}`, async ({ page, app }) => {

@@ -1,4 +1,4 @@
-import { createElement, lazy, Suspense, type ComponentType } from 'react';
+import { createElement, lazy, Suspense, type ComponentType, type ReactNode } from 'react';
 import type { InteractionModel, ResponseShape } from '@/core/interactions/types';
 import type { RawResponse } from '@/core/item/response';
 import type { ContentSlots } from '../content/ContentView';
@@ -20,6 +20,14 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
   readonly slots: ContentSlots;
   /** Says something to a screen reader. */
   readonly announce: (words: string) => void;
+  /** Choices the student has struck out; absent where there is no such tool. */
+  readonly struck?: readonly string[];
+  /** What tools put beside a choice. */
+  readonly choiceMark?: (mark: {
+    readonly choice: string;
+    readonly label: string;
+    readonly chosen: boolean;
+  }) => ReactNode;
   /** Ends this try at the question and has it checked; absent where nothing is checked on the way. */
   readonly endTry?: () => void;
 }

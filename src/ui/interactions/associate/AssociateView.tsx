@@ -72,7 +72,7 @@ export function AssociateView(props: InteractionProps<AssociateModel>) {
             />
           ))}
         </div>
-        <p className={styles.hint}>
+        <p data-operate="" className={styles.hint}>
           {joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}
         </p>
         <Notice words={joining.notice} />

@@ -131,7 +131,9 @@ export function CellGridView({
           ))}
         </div>
       </Enlargeable>
-      <p className={styles.hint}>{t('hint')}</p>
+      <p data-operate="" className={styles.hint}>
+        {t('hint')}
+      </p>
     </div>
   );
 }

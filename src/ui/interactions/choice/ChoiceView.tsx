@@ -7,10 +7,9 @@ import { pressChoice, type Choice, type ChoiceModel } from '@/core/interactions/
 import { contentText, needsWords } from '@/core/item/content';
 import { responseTexts } from '@/core/item/response';
 import { ContentView } from '../../content/ContentView';
-import { useAttempt } from '../../player/PlayerContext';
-import { CHOICE_MARKS } from '../../tools';
 import { Prompt } from '../Prompt';
-import shared from '../shared.module.css';
+import { CountChip } from '../shared/CountChip';
+import { Notice } from '../shared/Notice';
 import type { InteractionProps } from '../types';
 import styles from './choice.module.css';
 
@@ -18,14 +17,12 @@ const NONE: readonly string[] = [];
 
 /** One of several (round marks) or several (square marks). Native inputs carry keys and screen readers. */
 export function ChoiceView(props: InteractionProps<ChoiceModel>) {
-  const { model, response, shape, onAnswer, itemRef, slots, announce } = props;
+  const { model, response, shape, onAnswer, itemRef, slots, announce, struck = NONE } = props;
   const t = useTranslations('interactions.choice');
   const id = useId();
   const [full, setFull] = useState<number | null>(null);
-  const struck = useAttempt((state) => state.items[itemRef]?.struck[model.responseIdentifier] ?? NONE);
   const multiple = shape.cardinality !== 'single';
   const chosen = responseTexts(response);
-  const { minimum, maximum } = model.counts;
 
   const press = (choice: Choice) => {
     const move = pressChoice(model, response, choice.identifier, multiple);
@@ -46,30 +43,22 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
       className={styles.group}
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
-      {multiple && (
-        <p className={shared.chip} role="status">
-          {maximum > 0 && maximum !== minimum
-            ? t('between', { minimum, maximum, chosen: chosen.length })
-            : t('count', { wanted: minimum, exact: maximum === minimum ? 1 : 0, chosen: chosen.length })}
-        </p>
-      )}
+      {multiple && <CountChip counts={model.counts} chosen={chosen.length} />}
       <ul className={styles.list} data-horizontal={model.orientation === 'horizontal' || undefined}>
         {model.choices.map((choice) => (
           <ChoiceRow
             key={choice.identifier}
             choice={choice}
             chosen={chosen.includes(choice.identifier)}
-            struck={struck.includes(choice.identifier)}
             multiple={multiple}
             name={`${itemRef}-${model.responseIdentifier}`}
             onPress={() => press(choice)}
             {...props}
+            isStruck={struck.includes(choice.identifier)}
           />
         ))}
       </ul>
-      {full !== null && chosen.length >= full && (
-        <p className={shared.notice}>{t('full', { maximum: full })}</p>
-      )}
+      <Notice words={full !== null && chosen.length >= full ? t('full', { maximum: full }) : null} />
     </div>
   );
 }
@@ -84,20 +73,30 @@ function keepSelection(event: MouseEvent<HTMLLabelElement>): void {
 interface RowProps extends InteractionProps<ChoiceModel> {
   readonly choice: Choice;
   readonly chosen: boolean;
-  readonly struck: boolean;
+  readonly isStruck: boolean;
   readonly multiple: boolean;
   readonly name: string;
   readonly onPress: () => void;
 }
 
-function ChoiceRow({ choice, chosen, struck, multiple, name, onPress, model, slots, itemRef }: RowProps) {
+function ChoiceRow({
+  choice,
+  chosen,
+  isStruck,
+  multiple,
+  name,
+  onPress,
+  model,
+  slots,
+  choiceMark,
+}: RowProps) {
   const t = useTranslations('interactions.choice');
   const label = contentText(choice.content);
   return (
     <li
       className={styles.row}
       data-chosen={chosen || undefined}
-      data-struck={struck || undefined}
+      data-struck={isStruck || undefined}
       data-unit="choice"
       data-unit-key={`${model.responseIdentifier}:${choice.identifier}`}
     >
@@ -109,7 +108,7 @@ function ChoiceRow({ choice, chosen, struck, multiple, name, onPress, model, slo
           name={name}
           checked={chosen}
           aria-label={
-            needsWords(choice.content) ? [label, struck ? t('struckOut') : ''].join(' ').trim() : undefined
+            needsWords(choice.content) ? [label, isStruck ? t('struckOut') : ''].join(' ').trim() : undefined
           }
           onChange={onPress}
         />
@@ -119,18 +118,9 @@ function ChoiceRow({ choice, chosen, struck, multiple, name, onPress, model, slo
         <span className={styles.text}>
           <ContentView content={choice.content} slots={slots} />
         </span>
-        {struck && <span className="visually-hidden">{t('struckOut')}</span>}
+        {isStruck && <span className="visually-hidden">{t('struckOut')}</span>}
       </label>
-      {CHOICE_MARKS.map(({ id, Mark }) => (
-        <Mark
-          key={id}
-          itemRef={itemRef}
-          response={model.responseIdentifier}
-          choice={choice.identifier}
-          label={label}
-          chosen={chosen}
-        />
-      ))}
+      {choiceMark?.({ choice: choice.identifier, label, chosen })}
     </li>
   );
 }

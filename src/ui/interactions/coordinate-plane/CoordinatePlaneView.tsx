@@ -74,7 +74,7 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
         <PlaneStage model={model} plane={plane} readOnly={readOnly} announce={announce} />
         {!readOnly && (
           <>
-            <p className={styles.hint} role="status">
+            <p data-operate="" className={styles.hint} role="status">
               {plane.hint}
             </p>
             <div className={styles.tools}>

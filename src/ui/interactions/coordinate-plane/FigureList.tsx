@@ -12,7 +12,12 @@ import type { Plane } from './usePlane';
 /** What is drawn, in words; each point can be typed, so that nobody needs to see the grid. */
 export function FigureList({ plane, readOnly }: { plane: Plane; readOnly: boolean }) {
   const t = useTranslations('interactions.plane');
-  if (plane.figures.length === 0) return <p className={styles.hint}>{t('nothing')}</p>;
+  if (plane.figures.length === 0)
+    return (
+      <p data-operate="" className={styles.hint}>
+        {t('nothing')}
+      </p>
+    );
   return (
     <ol className={styles.figures} aria-label={t('list')}>
       {plane.figures.map((figure, i) => (

@@ -172,7 +172,11 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
           />
         )}
       </svg>
-      {!readOnly && <p className={styles.hint}>{t(`hint.${tool}`)}</p>}
+      {!readOnly && (
+        <p data-operate="" className={styles.hint}>
+          {t(`hint.${tool}`)}
+        </p>
+      )}
     </Enlargeable>
   );
 }

@@ -77,7 +77,7 @@ export function GraphicAssociateView(props: InteractionProps<GraphicAssociateMod
           ))
         }
       />
-      <p className={pointable.hint}>
+      <p data-operate="" className={pointable.hint}>
         {joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}
       </p>
       <Notice words={joining.notice} />

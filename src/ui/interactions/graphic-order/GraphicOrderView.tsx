@@ -60,7 +60,9 @@ export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
           })
         }
       />
-      <p className={pointable.hint}>{t('orderHint')}</p>
+      <p data-operate="" className={pointable.hint}>
+        {t('orderHint')}
+      </p>
       <Notice words={notice} />
       <SequenceList sequence={sequence} nameOf={nameOf} draw={nameOf} onMove={move} onRemove={remove} />
     </div>

@@ -106,7 +106,7 @@ export function IntervalLine({
   return (
     <>
       {!readOnly && (
-        <div className={styles.controls}>
+        <div data-operate="" className={styles.controls}>
           <button
             type="button"
             className={shared.button}
@@ -206,7 +206,9 @@ export function IntervalLine({
           }),
         )}
       </div>
-      <p className={styles.hint}>{start ? t('startHint', { value: words(start) }) : t('intervalHint')}</p>
+      <p data-operate="" className={styles.hint}>
+        {start ? t('startHint', { value: words(start) }) : t('intervalHint')}
+      </p>
       <Notice words={notice} />
       {spans.length > 0 && (
         <ul className={styles.spans} aria-label={t('list')}>

@@ -69,7 +69,7 @@ export function PointsLine({
     <>
       <CountChip counts={model.counts} chosen={points.length} />
       {!readOnly && (
-        <div className={styles.controls}>
+        <div data-operate="" className={styles.controls}>
           <TypeValue
             label={t('typeLabel')}
             action={t('typeAdd')}
@@ -122,7 +122,9 @@ export function PointsLine({
           </LineHandle>
         ))}
       </div>
-      <p className={styles.hint}>{t('pointsHint')}</p>
+      <p data-operate="" className={styles.hint}>
+        {t('pointsHint')}
+      </p>
       <Notice words={notice} />
     </>
   );

@@ -55,7 +55,9 @@ export function OrderSome(props: InteractionProps<OrderModel>) {
           ),
         )}
       </div>
-      <p className={placing.hint}>{t('pickHint')}</p>
+      <p data-operate="" className={placing.hint}>
+        {t('pickHint')}
+      </p>
       <Notice words={notice} />
       <SequenceList
         sequence={sequence}

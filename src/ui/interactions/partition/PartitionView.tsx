@@ -91,7 +91,7 @@ export function PartitionView({
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
       <Enlargeable name={t(`shape.${model.shape}`)}>
-        <div className={styles.controls}>
+        <div data-operate="" className={styles.controls}>
           {model.partsMax > model.partsMin && (
             <>
               <button
@@ -153,7 +153,9 @@ export function PartitionView({
           )}
         </svg>
       </Enlargeable>
-      <p className={styles.hint}>{t('hint')}</p>
+      <p data-operate="" className={styles.hint}>
+        {t('hint')}
+      </p>
     </div>
   );
 }

@@ -51,7 +51,7 @@ export function PositionObjectView(props: InteractionProps<PositionObjectModel>)
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
       <CountChip counts={model.counts} chosen={points.length} />
-      <div className={pointable.buttons}>
+      <div data-operate="" className={pointable.buttons}>
         <button
           type="button"
           className={styles.source}
@@ -116,7 +116,9 @@ export function PositionObjectView(props: InteractionProps<PositionObjectModel>)
           ))
         }
       />
-      <p className={pointable.hint}>{t('objectHint')}</p>
+      <p data-operate="" className={pointable.hint}>
+        {t('objectHint')}
+      </p>
       <Notice words={notice} />
     </div>
   );

@@ -50,7 +50,7 @@ export function SelectPointView(props: InteractionProps<SelectPointModel>) {
           ))
         }
       />
-      <div className={pointable.buttons}>
+      <div data-operate="" className={pointable.buttons}>
         <button type="button" className={shared.button} onClick={() => add(middle)}>
           {t('addPoint')}
         </button>
@@ -58,7 +58,9 @@ export function SelectPointView(props: InteractionProps<SelectPointModel>) {
           {t('removeAll')}
         </button>
       </div>
-      <p className={pointable.hint}>{t('pointHint')}</p>
+      <p data-operate="" className={pointable.hint}>
+        {t('pointHint')}
+      </p>
       <Notice words={notice} />
     </div>
   );

@@ -49,7 +49,11 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
         />
         <span>{sliderText(model.reverse ? model.lower : model.upper)}</span>
       </div>
-      {answer === undefined && <p className={styles.hint}>{t('hint')}</p>}
+      {answer === undefined && (
+        <p data-operate="" className={styles.hint}>
+          {t('hint')}
+        </p>
+      )}
     </div>
   );
 }

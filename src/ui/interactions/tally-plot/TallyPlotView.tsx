@@ -40,7 +40,7 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
       <Enlargeable name={t(`kind.${model.kind}`)}>
-        <div className={styles.top}>
+        <div data-operate="" className={styles.top}>
           <button
             type="button"
             className={shared.button}
@@ -56,7 +56,9 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
         <Plot model={model} values={values} set={set} move={move} readOnly={readOnly} />
         {model.axisLabel !== '' && <p className={styles.axisLabel}>{model.axisLabel}</p>}
       </Enlargeable>
-      <p className={styles.hint}>{t(`hint.${model.kind}`)}</p>
+      <p data-operate="" className={styles.hint}>
+        {t(`hint.${model.kind}`)}
+      </p>
     </div>
   );
 }

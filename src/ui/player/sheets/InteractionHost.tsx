@@ -7,6 +7,7 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
 import { VIEW_OF } from '../../interactions';
+import { CHOICE_MARKS } from '../../tools';
 import { useAttempt, usePlayer } from '../PlayerContext';
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
@@ -26,6 +27,7 @@ function InteractionHost({
   const { responseIdentifier } = model;
   const response = useAttempt((state) => state.items[item.ref]?.responses[responseIdentifier] ?? null);
   const closed = useAttempt((state) => state.items[item.ref]?.closed ?? false);
+  const struck = useAttempt((state) => state.items[item.ref]?.struck[responseIdentifier]);
   const shape = item.responses.find((one) => one.identifier === responseIdentifier);
   const View = VIEW_OF[model.type];
   const all = useMemo(
@@ -47,6 +49,12 @@ function InteractionHost({
       slots={slots}
       announce={announce}
       readOnly={closed}
+      struck={struck}
+      choiceMark={(mark) =>
+        CHOICE_MARKS.map(({ id, Mark }) => (
+          <Mark key={id} itemRef={item.ref} response={responseIdentifier} {...mark} />
+        ))
+      }
       endTry={item.tries !== null && !closed ? () => onCheck(responseIdentifier) : undefined}
       onAnswer={(next, how = 'edit') =>
         dispatch({ type: 'answered', item: item.ref, responses: { [responseIdentifier]: next }, how })

@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { database } from '@/server/db/open';
 import { answersFor } from '@/server/results/results';
-import { Answers } from '@/ui/entry/Answers';
+import { AnswersPage } from './AnswersPage';
 import { orNotFound, pageUser } from '../../../http';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
@@ -9,5 +9,5 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const { id } = await params;
   const answers = orNotFound(() => answersFor(database(), user, id));
   if (!answers) redirect(`/attempts/${id}`);
-  return <Answers name={user.displayName} needs={user.needs} attemptId={id} {...answers} />;
+  return <AnswersPage name={user.displayName} needs={user.needs} attemptId={id} {...answers} />;
 }

@@ -8,5 +8,9 @@ import type { Placing } from './usePlacing';
 export function PlacingHint({ placing }: { placing: Placing }) {
   const t = useTranslations('interactions.placing');
   const { held, nameOf } = placing;
-  return <p className={styles.hint}>{held ? t('hintHeld', { name: nameOf(held.piece) }) : t('hint')}</p>;
+  return (
+    <p data-operate="" className={styles.hint}>
+      {held ? t('hintHeld', { name: nameOf(held.piece) }) : t('hint')}
+    </p>
+  );
 }
