@@ -1,3 +1,4 @@
+import '@/ui/content/vocabulary.css';
 import '@/ui/kit/global.css';
 import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';

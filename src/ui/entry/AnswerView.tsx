@@ -5,6 +5,7 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import type { RawResponse } from '@/core/item/response';
 import { ContentView, type ContentSlots } from '../content/ContentView';
 import { VIEW_OF } from '../interactions';
+import { Vocabulary } from '../interactions/Vocabulary';
 
 interface Props {
   readonly item: DeliveredItem;
@@ -28,18 +29,19 @@ export function AnswerView({ item, responses, assetUrl }: Props) {
       return (
         View &&
         shape && (
-          <View
-            key={model.responseIdentifier}
-            model={model}
-            response={responses[model.responseIdentifier] ?? null}
-            shape={shape}
-            onAnswer={ignore}
-            readOnly
-            itemRef={item.ref}
-            position={{ index: alike.indexOf(model) + 1, total: alike.length }}
-            slots={slots}
-            announce={ignore}
-          />
+          <Vocabulary key={model.responseIdentifier} model={model}>
+            <View
+              model={model}
+              response={responses[model.responseIdentifier] ?? null}
+              shape={shape}
+              onAnswer={ignore}
+              readOnly
+              itemRef={item.ref}
+              position={{ index: alike.indexOf(model) + 1, total: alike.length }}
+              slots={slots}
+              announce={ignore}
+            />
+          </Vocabulary>
         )
       );
     },

@@ -44,7 +44,11 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
       {multiple && <CountChip counts={model.counts} chosen={chosen.length} />}
-      <ul className={styles.list} data-horizontal={model.orientation === 'horizontal' || undefined}>
+      <ul
+        className={styles.list}
+        data-choices=""
+        data-horizontal={model.orientation === 'horizontal' || undefined}
+      >
         {model.choices.map((choice) => (
           <ChoiceRow
             key={choice.identifier}
@@ -112,10 +116,15 @@ function ChoiceRow({
           }
           onChange={onPress}
         />
-        <span className={styles.mark} data-round={!multiple || undefined} aria-hidden="true">
+        <span
+          className={styles.mark}
+          data-choice-mark=""
+          data-round={!multiple || undefined}
+          aria-hidden="true"
+        >
           {chosen && (multiple ? <Check size="1em" strokeWidth={3} /> : <span className={styles.dot} />)}
         </span>
-        <span className={styles.text}>
+        <span className={styles.text} data-choice-text="">
           <ContentView content={choice.content} slots={slots} />
         </span>
         {isStruck && <span className="visually-hidden">{t('struckOut')}</span>}

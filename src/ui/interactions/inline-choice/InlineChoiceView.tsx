@@ -2,21 +2,35 @@
 
 import { useTranslations } from 'use-intl';
 import type { InlineChoiceModel } from '@/core/interactions/inline-choice';
-import { contentText } from '@/core/item/content';
+import { contentText, needsWords } from '@/core/item/content';
 import { responseTexts } from '@/core/item/response';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import styles from './inlineChoice.module.css';
+import { RichMenu } from './RichMenu';
 
-/** A menu inside a sentence: the browser's own, which every device knows how to show. */
+/** A menu inside a sentence: the browser's own, which every device knows how to show; ours where entries are more than words. */
 export function InlineChoiceView({
   model,
   response,
   onAnswer,
   position,
+  slots,
+  readOnly,
 }: InteractionProps<InlineChoiceModel>) {
   const t = useTranslations('interactions.inlineChoice');
   const chosen = responseTexts(response)[0] ?? '';
+  if (model.choices.some((choice) => needsWords(choice.content)))
+    return (
+      <RichMenu
+        model={model}
+        chosen={chosen}
+        label={t('label', position)}
+        slots={slots}
+        readOnly={readOnly}
+        onChoose={onAnswer}
+      />
+    );
   return (
     <select
       className={`${shared.field} ${styles.menu}`}

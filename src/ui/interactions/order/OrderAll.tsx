@@ -9,7 +9,7 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { ChevronDown, ChevronUp, GripVertical } from 'lucide-react';
+import { ChevronDown, ChevronLeft, ChevronRight, ChevronUp, GripVertical } from 'lucide-react';
 import { useId, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import { shownOrder, type OrderChoice, type OrderModel } from '@/core/interactions/order';
@@ -50,7 +50,12 @@ export function OrderAll(props: InteractionProps<OrderModel>) {
           if (over) move(String(active.id), order.indexOf(String(over.id)));
         }}
       >
-        <ol ref={listRef} className={styles.list}>
+        <ol
+          ref={listRef}
+          className={styles.list}
+          data-choices=""
+          data-horizontal={model.horizontal || undefined}
+        >
           {order.map((identifier, place) => {
             const choice = model.choices.find((one) => one.identifier === identifier);
             return (
@@ -109,28 +114,36 @@ function Line({ choice, place, total, onMove, slots, model }: LineProps) {
         <span className={styles.grip} {...listeners} aria-hidden="true">
           <GripVertical size="1.2em" />
         </span>
-        <span className={styles.text}>
+        <span className={styles.text} data-choice-text="">
           <ContentView content={choice.content} slots={slots} />
         </span>
         <button
           type="button"
           className={styles.arrow}
           disabled={place === 0}
-          aria-label={t('up', { name })}
-          title={t('upShort')}
+          aria-label={t(model.horizontal ? 'upAcross' : 'up', { name })}
+          title={t(model.horizontal ? 'upAcrossShort' : 'upShort')}
           onClick={() => onMove(place - 1)}
         >
-          <ChevronUp size="1.25em" aria-hidden="true" />
+          {model.horizontal ? (
+            <ChevronLeft size="1.25em" aria-hidden="true" />
+          ) : (
+            <ChevronUp size="1.25em" aria-hidden="true" />
+          )}
         </button>
         <button
           type="button"
           className={styles.arrow}
           disabled={place === total - 1}
-          aria-label={t('down', { name })}
-          title={t('downShort')}
+          aria-label={t(model.horizontal ? 'downAcross' : 'down', { name })}
+          title={t(model.horizontal ? 'downAcrossShort' : 'downShort')}
           onClick={() => onMove(place + 1)}
         >
-          <ChevronDown size="1.25em" aria-hidden="true" />
+          {model.horizontal ? (
+            <ChevronRight size="1.25em" aria-hidden="true" />
+          ) : (
+            <ChevronDown size="1.25em" aria-hidden="true" />
+          )}
         </button>
       </div>
     </li>

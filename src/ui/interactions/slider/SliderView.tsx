@@ -22,7 +22,7 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
       <p className={styles.value} aria-hidden="true">
         {answer === undefined ? t('notSet') : answer}
       </p>
-      <div className={styles.line}>
+      <div className={styles.line} data-vertical={model.vertical || undefined}>
         <span>{sliderText(model.reverse ? model.upper : model.lower)}</span>
         <input
           type="range"

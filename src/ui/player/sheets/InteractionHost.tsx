@@ -7,6 +7,7 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
 import { VIEW_OF } from '../../interactions';
+import { Vocabulary } from '../../interactions/Vocabulary';
 import { CHOICE_MARKS } from '../../tools';
 import { useAttempt, usePlayer } from '../PlayerContext';
 

@@ -28,6 +28,7 @@ export function PieceList({ placing, pieces, slots, onKeyPick }: Props) {
     <div
       ref={setNodeRef}
       className={styles.list}
+      data-choices=""
       data-over={isOver || undefined}
       role="group"
       aria-label={t('list')}

@@ -6,7 +6,7 @@ import { useTranslations } from 'use-intl';
 import type { Content } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../../content/ContentView';
 import styles from './placing.module.css';
-import type { Held, Placing } from './usePlacing';
+import { sentence, type Held, type Placing } from './usePlacing';
 
 interface PlaceProps {
   readonly place: string;
@@ -30,7 +30,7 @@ export function Slot({ place, placing, contentOf, slots, style, look }: PlacePro
     disabled: inside === undefined || placing.readOnly,
   });
   const held = inside !== undefined && placing.isHeld(inside, place);
-  const name = placing.placeName(place);
+  const name = sentence(placing.placeName(place));
   return (
     <button
       ref={(node) => {
@@ -86,7 +86,7 @@ export function Bin({
   const t = useTranslations('interactions.placing');
   const inside = placing.inside(place);
   const { setNodeRef, isOver } = useDroppable({ id: place });
-  const name = placing.placeName(place);
+  const name = sentence(placing.placeName(place));
   const waiting = placing.held !== null && placing.held.from !== place;
   return (
     <div

@@ -74,6 +74,7 @@ export function PlacingArea({ placing, labelledBy, rootRef, children }: Props) {
       <div
         ref={rootRef ?? ownRef}
         className={styles.block}
+        data-placing=""
         role="group"
         aria-labelledby={labelledBy}
         onKeyDown={(event) => {

@@ -21,6 +21,9 @@ export interface Held {
   readonly from: string | null;
 }
 
+/** Words at the beginning of a label or sentence: a place may be called "box 2 of 3". */
+export const sentence = (words: string): string => words.charAt(0).toLocaleUpperCase() + words.slice(1);
+
 type Answering = Pick<InteractionProps, 'response' | 'shape' | 'onAnswer' | 'announce' | 'readOnly'>;
 
 /**
@@ -60,7 +63,7 @@ export function usePlacing(
         return refuse(
           move.who === 'all'
             ? t('fullAll', { maximum: move.maximum })
-            : t('fullPlace', { place: placeName(target), maximum: move.maximum }),
+            : sentence(t('fullPlace', { place: placeName(target), maximum: move.maximum })),
         );
       case 'changed': {
         give(move.placement);
@@ -71,7 +74,7 @@ export function usePlacing(
           move.displacedTo === null
             ? t('swappedToList', { before, place: placeName(target) })
             : t('swapped', { before, other: placeName(move.displacedTo) });
-        return announce(`${placed} ${after}`);
+        return announce(`${placed} ${sentence(after)}`);
       }
     }
   };
@@ -112,7 +115,7 @@ export function usePlacing(
     pressPlace: (place: string) => {
       if (held && held.from !== place) put(held, place);
       else if (held) setHeld(null);
-      else announce(t('emptyPlace', { place: placeName(place) }));
+      else announce(sentence(t('emptyPlace', { place: placeName(place) })));
     },
     pressList: () => {
       if (held?.from) remove(held.piece, held.from);

@@ -60,6 +60,7 @@ export function Stage({ picture, assetUrl, shapes, over, onPoint, name }: StageP
         {shapes && (
           <svg
             className={styles.shapes}
+            data-spots=""
             viewBox={`0 0 ${size.width} ${size.height}`}
             preserveAspectRatio="none"
             aria-hidden="true"
