@@ -67,6 +67,9 @@ line(
 );
 
 const client = await page.context().newCDPSession(page);
+// tsx gives functions their names with a helper that a page has not.
+await page.addInitScript('globalThis.__name = (f) => f');
+await page.evaluate('globalThis.__name = (f) => f');
 await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
 /** From the press to the frame after next: when it is painted. */
 const paintAfter = (selector: string, key?: string) =>

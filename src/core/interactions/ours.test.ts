@@ -118,6 +118,25 @@ describe('number line', () => {
   });
 });
 
+test('plain numbers are exact, and nothing else is one', () => {
+  const table: [string, q.Rational | null][] = [
+    ['0.5', q.rational(1, 2)],
+    ['.5', q.rational(1, 2)],
+    ['2.', q.rational(2)],
+    ['+3', q.rational(3)],
+    ['-1 1/2', q.rational(-3, 2)],
+    ['\\frac{1}{3}', q.rational(1, 3)],
+    ['2\\frac{1}{3}', q.rational(7, 3)],
+    ['1/0', null],
+    ['1e5', null],
+    ['1+1', null],
+    ['', null],
+    ['-', null],
+    ['1,5', null],
+  ];
+  for (const [text, wanted] of table) expect([text, exactOf(text)]).toEqual([text, wanted]);
+});
+
 test('quantities keep their exact text', () => {
   const table: [string, string][] = [
     ['0.25', '0.25'],

@@ -1,4 +1,4 @@
-import { exactRational } from '../math';
+import { plainNumber } from '../math/plainNumber';
 import * as q from '../math/rational';
 import type { Rational } from '../math/rational';
 import type { XmlElement } from '../qti/xml';
@@ -8,8 +8,7 @@ import type { ReadContext } from './types';
 export type Quantity = string;
 
 /** The exact value of a quantity or of what a student typed; null when it is no number. */
-export const exactOf = (text: string): Rational | null =>
-  text.trim() === '' || text.length > 40 ? null : exactRational(text.replaceAll('\u2212', '-'));
+export const exactOf = plainNumber;
 
 /** A `data-*` number; what is missing takes the fallback, what cannot be read is an error. */
 export function readQuantity(

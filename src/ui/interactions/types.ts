@@ -57,11 +57,15 @@ export function defineView<Model extends InteractionModel>(
   return { type, View: View as unknown as AnyView, load, lesson };
 }
 
-/** An interaction whose component comes when a test has it. Once it is here it is drawn at once, without a fallback. */
+/**
+ * An interaction whose component comes when a test has it. Once it is here it is drawn at once, without a fallback.
+ * @param editor as in `defineView`
+ */
 export function defineLazyView<Model extends InteractionModel>(
   type: string,
   fetchView: () => Promise<ComponentType<InteractionProps<Model>>>,
   lesson: InteractionView['lesson'],
+  editor: (model: Model) => Promise<unknown> | null = () => null,
 ): InteractionView {
   let here: AnyView | null = null;
   const fetchIt = async () => {
@@ -73,5 +77,7 @@ export function defineLazyView<Model extends InteractionModel>(
     here
       ? createElement(here, props)
       : createElement(Suspense, { fallback: null }, createElement(Later, props));
-  return { type, View, load: fetchIt, lesson };
+  const load = (models: readonly InteractionModel[]) =>
+    Promise.all([fetchIt(), ...models.map((model) => editor(model as Model) ?? Promise.resolve())]);
+  return { type, View, load, lesson };
 }

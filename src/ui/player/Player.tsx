@@ -181,6 +181,9 @@ function useSessionEvents(session: AttemptSession): void {
   }, [session]);
 }
 
+/** Time the first question has to itself before the rest is fetched. */
+const AFTER_THE_FIRST_MS = 500;
+
 /** Code and fonts that are needed later are fetched now, so that nothing waits for the network, or fails without it. */
 function usePreload(test: DeliveredTest): boolean {
   const [ready, setReady] = useState(false);
@@ -195,10 +198,16 @@ function usePreload(test: DeliveredTest): boolean {
       const faces = [...document.fonts].filter((face) => families.some((family) => family.test(face.family)));
       await Promise.all(faces.map((face) => face.load()));
     };
-    void load().then(
-      () => setReady(true),
-      () => undefined,
+    // The first question comes first; what later ones need follows as soon as it stands.
+    const later = setTimeout(
+      () =>
+        void load().then(
+          () => setReady(true),
+          () => undefined,
+        ),
+      AFTER_THE_FIRST_MS,
     );
+    return () => clearTimeout(later);
   }, [test]);
   return ready;
 }

@@ -37,9 +37,10 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const open = useCallback(
     (ref: string) => {
       dispatch({ type: 'opened', item: ref });
-      pageRef.current?.scrollTo({ top: 0 });
+      // Only the narrow screen scrolls as a whole; asking the wide one would cost a layout for nothing.
+      if (layout === 'narrow') pageRef.current?.scrollTo({ top: 0 });
     },
-    [dispatch],
+    [dispatch, layout],
   );
   useEffect(() => {
     const [first] = questionOrder(test);

@@ -1,9 +1,8 @@
-import { defineView } from '../types';
-import { EquationView } from './EquationView';
+import { defineLazyView } from '../types';
 
-export const equationView = defineView(
+export const equationView = defineLazyView(
   'equation',
-  EquationView,
+  async () => (await import('./EquationView')).EquationView,
   () => import('./lesson'),
   () => import('./MathEditor'),
 );

@@ -1,9 +1,9 @@
-import { defineView } from '../types';
-import { ExtendedTextView } from './ExtendedTextView';
+import type { ExtendedTextModel } from '@/core/interactions/extended-text';
+import { defineLazyView } from '../types';
 
-export const extendedTextView = defineView(
+export const extendedTextView = defineLazyView<ExtendedTextModel>(
   'extended-text',
-  ExtendedTextView,
+  async () => (await import('./ExtendedTextView')).ExtendedTextView,
   () => import('./lesson'),
   (model) => (model.format === 'xhtml' || model.spelling ? import('./RichEditor') : null),
 );

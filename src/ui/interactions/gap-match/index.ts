@@ -1,4 +1,7 @@
-import { defineView } from '../types';
-import { GapMatchView } from './GapMatchView';
+import { defineLazyView } from '../types';
 
-export const gapMatchView = defineView('gap-match', GapMatchView, () => import('./lesson'));
+export const gapMatchView = defineLazyView(
+  'gap-match',
+  async () => (await import('./GapMatchView')).GapMatchView,
+  () => import('./lesson'),
+);

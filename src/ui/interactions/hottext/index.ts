@@ -1,4 +1,7 @@
-import { defineView } from '../types';
-import { HottextView } from './HottextView';
+import { defineLazyView } from '../types';
 
-export const hottextView = defineView('hottext', HottextView, () => import('./lesson'));
+export const hottextView = defineLazyView(
+  'hottext',
+  async () => (await import('./HottextView')).HottextView,
+  () => import('./lesson'),
+);

@@ -1,4 +1,7 @@
-import { defineView } from '../types';
-import { MatchView } from './MatchView';
+import { defineLazyView } from '../types';
 
-export const matchView = defineView('match', MatchView, () => import('./lesson'));
+export const matchView = defineLazyView(
+  'match',
+  async () => (await import('./MatchView')).MatchView,
+  () => import('./lesson'),
+);

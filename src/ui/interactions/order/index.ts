@@ -1,4 +1,7 @@
-import { defineView } from '../types';
-import { OrderView } from './OrderView';
+import { defineLazyView } from '../types';
 
-export const orderView = defineView('order', OrderView, () => import('./lesson'));
+export const orderView = defineLazyView(
+  'order',
+  async () => (await import('./OrderView')).OrderView,
+  () => import('./lesson'),
+);

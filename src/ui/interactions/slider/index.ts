@@ -1,4 +1,7 @@
-import { defineView } from '../types';
-import { SliderView } from './SliderView';
+import { defineLazyView } from '../types';
 
-export const sliderView = defineView('slider', SliderView, () => import('./lesson'));
+export const sliderView = defineLazyView(
+  'slider',
+  async () => (await import('./SliderView')).SliderView,
+  () => import('./lesson'),
+);

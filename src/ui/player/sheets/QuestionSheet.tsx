@@ -56,8 +56,19 @@ export function QuestionSheet({
   useEffect(() => {
     unseenRef.current = unseen;
   }, [unseen, unseenRef]);
+  const scrolled = useRef(false);
+  useEffect(() => {
+    const scroller = ownRef.current;
+    const mark = () => {
+      scrolled.current = true;
+    };
+    scroller?.addEventListener('scroll', mark, { passive: true });
+    return () => scroller?.removeEventListener('scroll', mark);
+  }, []);
   useLayoutEffect(() => {
-    ownRef.current?.scrollTo({ top: 0 });
+    // Scrolling makes the browser lay out everything at once; most questions were never scrolled.
+    if (scrolled.current) ownRef.current?.scrollTo({ top: 0 });
+    scrolled.current = false;
   }, [item.ref]);
   useEffect(() => {
     const another = shownRef.current !== null && shownRef.current !== item.ref;
