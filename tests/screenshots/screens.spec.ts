@@ -1,5 +1,6 @@
 import { choice, CHOICES, gap, piece } from '../e2e/answers';
-import { expect, goTo, next, saved, signIn, test } from '../e2e/app';
+import { expect, goTo, next, saved, signIn, startTest, test } from '../e2e/app';
+import { KINDS, numberOf } from '../e2e/kinds';
 
 /** One current picture of each main view at 1280 × 800; not a check. */
 test('pictures of every main view', async ({ page, app }) => {
@@ -44,6 +45,7 @@ test('pictures of every main view', async ({ page, app }) => {
   await gap(page, 1).click();
   await goTo(page, 9);
   await page.locator('math-field').click();
+  await page.waitForTimeout(300);
   await page.keyboard.type('3/4');
   await saved(page);
   await shot('equation-question');
@@ -58,4 +60,37 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Hand in now' }).click();
   await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
   await shot('score');
+});
+
+/** Kinds of questions with a picture of their own: ours, and four of the standard's. */
+const PICTURED = [
+  ['number-line', 'number-line-2'],
+  ['coordinate-plane', 'coordinate-plane-2'],
+  ['partition', 'partition-1'],
+  ['tally-plot', 'tally-plot-1'],
+  ['cell-grid', 'cell-grid-2'],
+  ['gap-match', 'gap-match-1'],
+  ['graphic-gap-match', 'graphic-gap-match-1'],
+  ['graphic-order', 'graphic-order-1'],
+  ['match', 'match-1'],
+] as const;
+
+test('pictures of kinds of questions', async ({ page, app }) => {
+  test.setTimeout(180_000);
+  await startTest(page, app, 'wren', /See what it asks: Every kind/);
+  await page.waitForSelector('[data-player=ready]');
+  for (const [name, item] of PICTURED) {
+    await goTo(page, numberOf(item));
+    await KINDS.find((kind) => kind.item === item)?.pointer(page);
+    await page.mouse.move(640, 20);
+    await saved(page);
+    await page.waitForTimeout(200);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  }
+  await goTo(page, numberOf('graphic-order-1'));
+  await page.getByRole('button', { name: 'How to answer' }).click();
+  await page.getByRole('button', { name: 'Next step' }).click();
+  await page.getByRole('button', { name: 'Next step' }).click();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: 'docs/screenshots/how-to-answer.png' });
 });

@@ -71,7 +71,7 @@ const spot = (
   matchMin: 0,
 });
 export const sampleSpots = (matchMax = 1): Hotspot[] => [
-  spot('C', '1', 'circle', [70, 70, 38], matchMax),
-  spot('S', '2', 'rect', [140, 30, 220, 110], matchMax),
-  spot('T', '3', 'poly', [246, 110, 338, 110, 292, 26], matchMax),
+  spot('C', '○', 'circle', [70, 70, 38], matchMax),
+  spot('S', '□', 'rect', [140, 30, 220, 110], matchMax),
+  spot('T', '△', 'poly', [246, 110, 338, 110, 292, 26], matchMax),
 ];

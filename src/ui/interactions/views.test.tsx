@@ -160,7 +160,7 @@ describe('number line', () => {
   });
   test('an interval is added, opened and made to run on', async () => {
     const shown = await show('cardinality="single" base-type="string"', line('data-mode="interval"'));
-    await user.click(button('Part that runs on to the right'));
+    await user.click(button('Runs on to the right'));
     expect(shown.answer()).toBe('[0.75,inf)');
     screen.getByRole('slider', { name: /^Start/ }).focus();
     await user.keyboard(' {ArrowLeft}');

@@ -93,10 +93,12 @@ export function QuestionSheet({
             <span className={styles.points}>{t('points', { points: item.points })}</span>
           )}
           <span className={styles.grow} />
-          <Steps item={item} />
           <HowTo item={item} />
           <FlagButton itemRef={item.ref} />
-          {stimulus !== undefined && <GrowButton sheet="question" />}
+          <span className={styles.headEnd}>
+            <Steps item={item} />
+            {stimulus !== undefined && <GrowButton sheet="question" />}
+          </span>
         </header>
       }
       foot={

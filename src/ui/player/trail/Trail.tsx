@@ -85,7 +85,10 @@ function Stop({ question, here, onGo }: { question: QuestionOverview; here: bool
     here: here ? 'yes' : 'no',
   });
   useEffect(() => {
-    if (here) ref.current?.scrollIntoView({ block: 'nearest' });
+    if (!here) return undefined;
+    // After the question is painted: scrolling makes the browser lay out everything at once.
+    const timer = setTimeout(() => ref.current?.scrollIntoView({ block: 'nearest' }), 0);
+    return () => clearTimeout(timer);
   }, [here]);
   return (
     <button
