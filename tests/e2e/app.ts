@@ -83,17 +83,44 @@ export class App {
   }
 }
 
-export const test = base.extend<{ app: App }>({
+async function startCopy(): Promise<App> {
+  const template = process.env.ABLE_TEMPLATE;
+  if (template === undefined) throw new Error('the demo was not seeded');
+  const folder = mkdtempSync(join(tmpdir(), 'able-e2e-'));
+  cpSync(template, folder, { recursive: true });
+  const app = new App(await freePort(), folder);
+  await app.start();
+  return app;
+}
+async function stopCopy(app: App): Promise<void> {
+  await app.kill();
+  rmSync(app.folder, { recursive: true, force: true });
+}
+
+interface Fixtures {
+  /** A server of this test's own, which it may kill. */
+  readonly app: App;
+  /** The server all tests of a worker share, with every attempt taken away: quicker where a test only answers. */
+  readonly sharedApp: App;
+}
+export const test = base.extend<Fixtures, { readonly workerApp: App }>({
   app: async ({}, use) => {
-    const template = process.env.ABLE_TEMPLATE;
-    if (template === undefined) throw new Error('the demo was not seeded');
-    const folder = mkdtempSync(join(tmpdir(), 'able-e2e-'));
-    cpSync(template, folder, { recursive: true });
-    const app = new App(await freePort(), folder);
-    await app.start();
+    const app = await startCopy();
     await use(app);
-    await app.kill();
-    rmSync(folder, { recursive: true, force: true });
+    await stopCopy(app);
+  },
+  workerApp: [
+    async ({}, use) => {
+      const app = await startCopy();
+      await use(app);
+      await stopCopy(app);
+    },
+    { scope: 'worker' },
+  ],
+  sharedApp: async ({ workerApp }, use) => {
+    for (const table of ['item_results', 'item_sessions', 'responses', 'events', 'attempts'])
+      workerApp.change(`DELETE FROM ${table}`);
+    await use(workerApp);
   },
 });
 export { expect };

@@ -7,7 +7,7 @@ const WHICH = /See what it asks: Every kind/;
 const OTHERS = ['extended-text-1', 'equation-1', 'equation-3', 'upload-1', 'drawing-2', 'match-2'];
 
 for (const scheme of SCHEMES) {
-  test(`every kind of question, answered, passes axe in ${scheme}`, async ({ page, app }) => {
+  test(`every kind of question, answered, passes axe in ${scheme}`, async ({ page, sharedApp: app }) => {
     test.setTimeout(240_000);
     app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
     await startTest(page, app, 'wren', WHICH);

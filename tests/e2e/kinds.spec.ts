@@ -36,14 +36,14 @@ async function check(page: Page, app: App, { type, item, response }: Kind): Prom
 }
 
 for (const kind of KINDS) {
-  test(`${kind.item} with the pointer, kept and restored`, async ({ page, app }) => {
+  test(`${kind.item} with the pointer, kept and restored`, async ({ page, sharedApp: app }) => {
     await startTest(page, app, 'wren', WHICH);
     await page.locator('[data-player=ready]').waitFor();
     await goTo(page, numberOf(kind.item));
     await kind.pointer(page);
     await check(page, app, kind);
   });
-  test(`${kind.item} with the keys alone, kept and restored`, async ({ page, app }) => {
+  test(`${kind.item} with the keys alone, kept and restored`, async ({ page, sharedApp: app }) => {
     await startTest(page, app, 'wren', WHICH);
     await page.locator('[data-player=ready]').waitFor();
     await goTo(page, numberOf(kind.item));
