@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { fileText, readFile } from '../file';
 
+/** Longest drawing kept, in letters of its data URL: far more than a hand draws, less than an answer may hold. */
+export const MAX_DRAWING = 700_000;
+
 /** Size of a sheet without a picture, in its own pixels. */
 export const SHEET = { width: 640, height: 400 } as const;
 

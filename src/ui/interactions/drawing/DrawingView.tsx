@@ -3,13 +3,14 @@
 import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { DrawingModel } from '@/core/interactions/drawing';
-import { drawingText, marksOf, SHEET, type Mark } from '@/core/interactions/drawing/marks';
+import { drawingText, marksOf, MAX_DRAWING, SHEET, type Mark } from '@/core/interactions/drawing/marks';
 import { forCardinality, responseTexts } from '@/core/item/response';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import styles from './drawing.module.css';
 import { Sketch } from './Sketch';
+import { Notice } from '../shared/Notice';
 
 /** One drawing, or up to four attached to one answer; each is an SVG file that can be worked on again. */
 export function DrawingView({
@@ -25,6 +26,7 @@ export function DrawingView({
   const id = useId();
   const drawings = responseTexts(response);
   const [chosen, setChosen] = useState(0);
+  const [full, setFull] = useState(false);
   const current = Math.min(chosen, drawings.length, model.maximum - 1);
   const { width, height } = {
     width: model.picture?.width ?? SHEET.width,
@@ -33,6 +35,11 @@ export function DrawingView({
   const text = drawings[current];
   const give = (marks: readonly Mark[]) => {
     const next = drawingText(marks, width, height, `drawing-${current + 1}.svg`);
+    if (next !== null && next.length > MAX_DRAWING) {
+      setFull(true);
+      return announce(t('full'));
+    }
+    setFull(false);
     const list = [...drawings];
     if (next === null) list.splice(current, 1);
     else list[current] = next;
@@ -87,6 +94,7 @@ export function DrawingView({
         announce={announce}
         readOnly={readOnly}
       />
+      <Notice words={full ? t('full') : null} />
     </div>
   );
 }

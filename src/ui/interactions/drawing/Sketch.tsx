@@ -26,6 +26,7 @@ interface Props {
   readonly readOnly: boolean;
 }
 type Point = [number, number];
+const tenth = ([x, y]: Point): Point => [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
 const REACH = 10;
 const STEP = 10;
 
@@ -79,8 +80,12 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
     if (tool === 'eraser' && event.buttons === 1) return erase(pointOf(event));
     if (!draft) return;
     const at = pointOf(event);
-    if (draft.kind === 'stroke') setDraft({ ...draft, points: [...draft.points, at].slice(0, 5000) });
-    else if ('to' in draft) setDraft({ ...draft, to: at });
+    if (draft.kind === 'stroke') {
+      // Points closer than a hand can tell apart only make the file longer.
+      const before = draft.points.at(-1) ?? at;
+      if (Math.hypot(at[0] - before[0], at[1] - before[1]) < 1.5) return;
+      setDraft({ ...draft, points: [...draft.points, tenth(at)].slice(0, 5000) });
+    } else if ('to' in draft) setDraft({ ...draft, to: at });
   };
   const up = () => {
     if (!draft) return;

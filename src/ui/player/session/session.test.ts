@@ -6,6 +6,7 @@ import { ServerClock } from './clock';
 import { openJournal, type Journal } from './journal';
 import { AttemptSession, openSession, type Timers } from './session';
 import type { DeliveredItem } from '@/core/item/delivered';
+import { firstBatch } from './batches';
 import { ServerRefusal, type Saved, type Transport } from './transport';
 
 const CHECKED: DeliveredItem = {
@@ -23,6 +24,8 @@ class FakeServer implements Transport {
   readonly kept = new Map<string, Map<number, BrowserEvent>>();
   up = true;
   loseAnswer = false;
+  /** Answers to this question are refused as bad input. */
+  refuses = '';
   moved = false;
   content = () => Promise.reject(new Error('not used'));
   resume = () =>
@@ -33,6 +36,8 @@ class FakeServer implements Transport {
     });
   save = (device: string, events: readonly BrowserEvent[]): Promise<Saved> => {
     if (!this.up) return Promise.reject(new TypeError('network'));
+    if (events.some((event) => event.type === 'answered' && event.item === this.refuses))
+      return Promise.reject(new ServerRefusal('bad-input', 400));
     const mine = this.kept.get(device) ?? new Map<number, BrowserEvent>();
     this.kept.set(device, mine);
     for (const event of events) if (!mine.has(event.seq)) mine.set(event.seq, event);
@@ -192,6 +197,28 @@ test('a page that died leaves its answers to the next one, which sends them firs
   next.close();
 });
 
+test('what an earlier page left behind is sent even when the server will not take one of it', async () => {
+  const server = new FakeServer();
+  server.refuses = 'BAD';
+  const { session, journal } = open(server);
+  server.up = false;
+  for (const item of ['Q1', 'BAD', 'Q2'])
+    session.dispatch({ type: 'answered', item, responses: { R: 'A' }, how: 'edit' });
+  await settle();
+  session.close();
+  server.up = true;
+  const next = await openSession(
+    'page-2',
+    journal,
+    server,
+    (serverNow) => new ServerClock(serverNow, () => 0),
+  );
+  const kept = [...(server.kept.get('page-1')?.values() ?? [])];
+  expect(kept.map((event) => event.type)).toEqual(['answered', 'seen', 'answered']);
+  expect((await journal.kept()).size).toBe(0);
+  next.close();
+});
+
 test('handing in waits for the answers, and fails honestly without network', async () => {
   const server = new FakeServer();
   const { session } = open(server);
@@ -237,4 +264,39 @@ test('a check is asked for only when everything given before has arrived', async
   session.dispatch({ type: 'answered', item: 'Q', responses: { R: 'B' }, how: 'edit' });
   await expect(session.check('Q', null)).rejects.toThrow(TypeError);
   expect(session.getState().items.Q?.responses).toEqual({ R: 'B' });
+});
+
+test('an event the server will not take holds nothing else up, and is told of', async () => {
+  const server = new FakeServer();
+  server.refuses = 'BAD';
+  const { session, timers } = open(server);
+  for (const item of ['Q1', 'BAD', 'Q2', 'Q3'])
+    session.dispatch({ type: 'answered', item, responses: { R: 'A' }, how: 'edit' });
+  for (let i = 0; i < 12; i += 1) {
+    timers.fire();
+    await settle();
+  }
+  const kept = [...(server.kept.get('page-1')?.values() ?? [])];
+  expect(kept.map((event) => event.seq).sort()).toEqual([1, 2, 3, 4]);
+  expect(kept.filter((event) => event.type === 'answered').map((event) => event.item)).toEqual([
+    'Q1',
+    'Q2',
+    'Q3',
+  ]);
+  expect(session.getStatus().save).toBe('at-risk');
+  expect(session.getState().items.BAD?.responses).toEqual({ R: 'A' });
+});
+
+test('two large files do not travel in one batch', () => {
+  const large = (seq: number): BrowserEvent => ({
+    device: 'page-1',
+    seq,
+    at: 1,
+    type: 'answered',
+    item: 'Q',
+    responses: { R: 'x'.repeat(2_600_000) },
+    how: 'edit',
+  });
+  expect(firstBatch([large(1), large(2)])).toHaveLength(1);
+  expect(firstBatch([])).toEqual([]);
 });

@@ -2,6 +2,7 @@ import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
 import { reduce } from '@/core/attempt/reducer';
 import type { DeliveredItem } from '@/core/item/delivered';
 import type { AttemptState } from '@/core/attempt/state';
+import { emptied, firstBatch } from './batches';
 import type { ServerClock } from './clock';
 import type { Journal } from './journal';
 import { ServerRefusal, type Resumed, type Transport } from './transport';
@@ -25,7 +26,6 @@ export interface SessionStatus {
 const SEND_AFTER_MS = 350;
 const HEARTBEAT_MS = 15_000;
 const RETRY_MS = [1_000, 2_000, 4_000, 8_000, 15_000];
-const BATCH = 200;
 
 /** Timers as an argument, so that tests need not wait. */
 export interface Timers {
@@ -50,6 +50,10 @@ export class AttemptSession {
   private inFlight: Promise<boolean> | null = null;
   private failures = 0;
   private journalFailed = false;
+  /** Events a batch holds while something in it was refused; else as many as fit. */
+  private most: number | undefined;
+  /** Something could not be given to the server, and is only in this page. */
+  private refused = false;
   private timer: unknown = null;
   private closed = false;
   private readonly listeners = new Set<() => void>();
@@ -103,9 +107,7 @@ export class AttemptSession {
   /** The page is going away: one last send that outlives it. What does not arrive is still in the journal. */
   leave(): void {
     if (this.unsent.length === 0 || this.closed) return;
-    void this.transport
-      .save(this.device, this.unsent.slice(0, BATCH), this.cursor, true)
-      .catch(() => undefined);
+    void this.transport.save(this.device, firstBatch(this.unsent), this.cursor, true).catch(() => undefined);
   }
 
   /** Tries again at once: the network is said to be back. */
@@ -165,12 +167,13 @@ export class AttemptSession {
   }
 
   private async sendOnce(): Promise<boolean> {
-    const events = this.unsent.slice(0, BATCH);
+    const events = firstBatch(this.unsent, this.most);
     const sentAt = this.monotonic();
     this.updateSave();
     try {
       const saved = await this.transport.save(this.device, events, this.cursor);
       this.failures = 0;
+      this.most = undefined;
       this.clock.correct(saved.serverNow, sentAt);
       this.cursor = saved.cursor;
       this.unsent = this.unsent.filter((event) => event.seq > saved.acknowledged);
@@ -183,11 +186,25 @@ export class AttemptSession {
       return true;
     } catch (error) {
       this.failures += 1;
+      if (error instanceof ServerRefusal && error.code === 'bad-input') this.findRefused(events);
       if (error instanceof ServerRefusal && error.code === 'not-signed-in')
         this.status = { ...this.status, signedOut: true };
       this.updateSave();
       this.notify();
       return false;
+    }
+  }
+
+  /**
+   * The server will not take something in a batch, which must not hold up everything after it: the batch is halved until one
+   * event is left, and that one is sent emptied. The save sign says so.
+   */
+  private findRefused(events: readonly BrowserEvent[]): void {
+    const [only] = events;
+    if (events.length > 1) this.most = Math.ceil(events.length / 2);
+    else if (only) {
+      this.refused = true;
+      this.unsent = this.unsent.map((event) => (event.seq === only.seq ? emptied(event) : event));
     }
   }
 
@@ -201,18 +218,46 @@ export class AttemptSession {
   private updateSave(): void {
     const waiting = this.unsent.length > 0;
     const down = this.failures > 0;
-    const save: SaveState = down
-      ? waiting && this.journalFailed
-        ? 'at-risk'
-        : 'kept'
-      : waiting
-        ? 'saving'
-        : 'saved';
+    const save: SaveState = this.refused
+      ? 'at-risk'
+      : down
+        ? waiting && this.journalFailed
+          ? 'at-risk'
+          : 'kept'
+        : waiting
+          ? 'saving'
+          : 'saved';
     if (save !== this.status.save) this.status = { ...this.status, save };
   }
 
   private notify(): void {
     for (const listener of this.listeners) listener();
+  }
+}
+
+/** Sends what an earlier page left behind; one event the server will not take goes emptied, the rest as it is. */
+async function sendKept(
+  earlier: string,
+  events: readonly BrowserEvent[],
+  journal: Journal,
+  transport: Transport,
+): Promise<void> {
+  let left = events;
+  let most: number | undefined;
+  while (left.length > 0) {
+    const batch = firstBatch(left, most);
+    try {
+      const saved = await transport.save(earlier, batch, 0);
+      await journal.forget(earlier, saved.acknowledged);
+      left = left.slice(batch.length);
+      most = undefined;
+    } catch (error) {
+      if (!(error instanceof ServerRefusal) || error.code !== 'bad-input') throw error;
+      const [first] = batch;
+      if (batch.length > 1) most = Math.ceil(batch.length / 2);
+      else if (first && first.type !== 'seen') left = [emptied(first), ...left.slice(1)];
+      else throw error;
+    }
   }
 }
 
@@ -228,10 +273,7 @@ export async function openSession(
 ): Promise<AttemptSession> {
   const kept = await journal.kept().catch(() => new Map<string, readonly BrowserEvent[]>());
   for (const [earlier, events] of kept) {
-    for (let start = 0; start < events.length; start += BATCH) {
-      const saved = await transport.save(earlier, events.slice(start, start + BATCH), 0);
-      await journal.forget(earlier, saved.acknowledged);
-    }
+    await sendKept(earlier, events, journal, transport);
   }
   const resumed = await transport.resume(device);
   return new AttemptSession(device, resumed, makeClock(resumed.serverNow), journal, transport);
