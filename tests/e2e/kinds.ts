@@ -75,6 +75,9 @@ const onLine = async (page: Page, value: number, min: number, max: number): Prom
 };
 const handle = (page: Page, index: number) => page.locator('[data-line] [role=slider]').nth(index);
 
+/** A small file to hand in. */
+const LOG = { name: 'log.txt', mimeType: 'text/plain', buffer: Buffer.from('tide') };
+
 export const KINDS: readonly Kind[] = [
   {
     type: 'choice',
@@ -545,5 +548,68 @@ export const KINDS: readonly Kind[] = [
       await expect(page.getByText('Add 6 hours and 12 minutes to 01:00.')).toBeVisible();
     },
     response: { RESPONSE: 'B' },
+  },
+  {
+    type: 'extended-text',
+    item: 'extended-text-1',
+    pointer: async (page) => {
+      await page.getByRole('textbox').click();
+      await button(page, 'Bold').click();
+      await page.keyboard.type('Storm at nine.');
+    },
+    keys: async (page) => {
+      await tabTo(page, page.getByRole('textbox'));
+      await press(page, 'Control+b');
+      await page.keyboard.type('Storm at nine.');
+    },
+    response: { RESPONSE: '<p><strong>Storm at nine.</strong></p>' },
+  },
+  {
+    type: 'equation',
+    item: 'equation-1',
+    pointer: async (page) => {
+      for (const key of ['a/b fraction', '1', 'move right', '6']) await button(page, key).click();
+    },
+    keys: async (page) => {
+      await tabTo(page, page.locator('math-field'));
+      await page.keyboard.type('1/6', { delay: 60 });
+    },
+    response: {},
+  },
+  {
+    type: 'upload',
+    item: 'upload-2',
+    pointer: (page) => page.getByLabel('File', { exact: true }).setInputFiles(LOG),
+    keys: async (page) => {
+      const chooser = page.waitForEvent('filechooser');
+      await pressOn(page, button(page, 'Choose a file'), 'Enter');
+      await (await chooser).setFiles(LOG);
+    },
+    response: { RESPONSE: 'data:text/plain;name=log.txt;base64,dGlkZQ==' },
+  },
+  {
+    type: 'drawing',
+    item: 'drawing-1',
+    pointer: async (page) => {
+      const box = await page.locator('[data-sketch]').boundingBox();
+      if (!box) throw new Error('no sheet');
+      await page.mouse.move(box.x + box.width / 2, box.y + 60);
+      await page.mouse.down();
+      await page.mouse.move(box.x + box.width / 2 + 20, box.y + 160, { steps: 8 });
+      await page.mouse.up();
+    },
+    keys: async (page) => {
+      await pressOn(page, button(page, 'Line'), 'Enter');
+      await pressOn(
+        page,
+        page.locator('[data-sketch]'),
+        'ArrowUp',
+        'Enter',
+        ...times('ArrowDown', 6),
+        'Enter',
+      );
+      await expect(page.locator('[data-announcer]')).toHaveText('Line drawn. 1 on the sheet.');
+    },
+    response: {},
   },
 ];

@@ -155,6 +155,11 @@ describe('number line', () => {
     screen.getByRole('slider').focus();
     await user.keyboard('{ArrowRight}{ArrowRight}');
     expect(shown.answer()).toEqual(['1.25']);
+    await user.keyboard('1.5{Enter}');
+    expect(shown.answer()).toEqual(['1.5']);
+    await user.keyboard('9{Enter}');
+    expect(shown.answer()).toEqual(['1.5']);
+    expect(shown.said.at(-1)).toBe('The line goes from 0 to 2.');
     await user.keyboard('{End}');
     expect(screen.getByRole('slider').getAttribute('aria-valuetext')).toBe('2');
   });

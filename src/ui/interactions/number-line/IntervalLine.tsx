@@ -13,6 +13,7 @@ import {
   type Span,
   type SpanEnd,
 } from '@/core/interactions/number-line/spans';
+import { exactOf } from '@/core/interactions/quantity';
 import { labelOf } from '@/core/interactions/number-line/ticks';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
@@ -189,6 +190,11 @@ export function IntervalLine({
                 onDrag={(at) => dragTo(i, span, side, at)}
                 onStep={(direction) => stepEnd(i, span, side, direction)}
                 onRemove={() => remove(i)}
+                onValue={(text) => {
+                  const value = exactOf(text);
+                  if (value) change(i, moveEnd(span, side, value, q.compare));
+                  else announce(t('notANumber'));
+                }}
                 onPress={() => change(i, toggleEnd(span, side))}
               >
                 {end.at === null ? (

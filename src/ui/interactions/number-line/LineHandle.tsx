@@ -21,6 +21,8 @@ interface Props {
   readonly onRemove: () => void;
   /** A press without a drag, Space or Enter. */
   readonly onPress?: () => void;
+  /** A value typed on the handle and given with Enter. */
+  readonly onValue: (text: string) => void;
 }
 
 /** Something that slides along the line: by hand, by arrow keys; Delete takes it away. */
@@ -36,6 +38,7 @@ export function LineHandle({
   onEdge,
   onRemove,
   onPress,
+  onValue,
 }: Props) {
   const t = useTranslations('interactions.numberLine');
   const [dragging, setDragging] = useState(false);
@@ -44,8 +47,27 @@ export function LineHandle({
     const box = element.closest('[data-line]')?.getBoundingClientRect();
     return box ? geometry.toAt(((clientX - box.left) / box.width) * geometry.width) : 0;
   };
+  const [typed, setTyped] = useState<string | null>(null);
+  /** Digits write a value; Enter gives it, Escape forgets it. True when the key was one of these. */
+  const typing = (key: string): boolean => {
+    if (/^[\d./-]$/.test(key) || (typed !== null && key === ' '))
+      setTyped(`${typed ?? ''}${key}`.slice(0, 20));
+    else if (typed === null) return false;
+    else if (key === 'Backspace') setTyped(typed.length > 1 ? typed.slice(0, -1) : null);
+    else if (key === 'Escape') setTyped(null);
+    else if (key === 'Enter') {
+      onValue(typed);
+      setTyped(null);
+    } else return false;
+    return true;
+  };
   const keys = (event: KeyboardEvent) => {
     if (readOnly || event.altKey || event.ctrlKey) return;
+    if (typing(event.key)) {
+      event.preventDefault();
+      event.stopPropagation();
+      return;
+    }
     const acts: Record<string, (() => void) | undefined> = {
       ArrowRight: () => onStep(1),
       ArrowUp: () => onStep(1),
@@ -74,7 +96,7 @@ export function LineHandle({
       aria-valuemin={0}
       aria-valuemax={1000}
       aria-valuenow={Math.round(Math.max(0, Math.min(1, at)) * 1000)}
-      aria-valuetext={valueText}
+      aria-valuetext={typed === null ? valueText : t('typing', { text: typed })}
       aria-readonly={readOnly || undefined}
       data-handle=""
       data-dragging={dragging || undefined}
@@ -98,10 +120,12 @@ export function LineHandle({
         if (dragging && !moved.current) onPress?.();
       }}
       onPointerCancel={() => setDragging(false)}
+      onBlur={() => setTyped(null)}
       onClick={(event) => event.stopPropagation()}
       onKeyDown={keys}
     >
       {children}
+      {typed !== null && <span className={styles.typing}>{typed}</span>}
     </div>
   );
 }

@@ -11,6 +11,7 @@ import {
   type NumberLineModel,
 } from '@/core/interactions/number-line';
 import { labelOf } from '@/core/interactions/number-line/ticks';
+import { exactOf } from '@/core/interactions/quantity';
 import { forCardinality } from '@/core/item/response';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
@@ -116,6 +117,14 @@ export function PointsLine({
             onStep={(direction) => moveTo(i, step(point, direction))}
             onEdge={(edge) => moveTo(i, edge === 'first' ? ends.min : ends.max)}
             onRemove={() => remove(i)}
+            onValue={(text) => {
+              const value = exactOf(text);
+              if (!value) return announce(t('notANumber'));
+              if (!q.equals(clampTo(model.scale, value), value))
+                return announce(t('outside', { min: words(ends.min), max: words(ends.max) }));
+              moveTo(i, value);
+              return announce(t('plotted', { value: words(value) }));
+            }}
           >
             <span className={styles.flag}>{words(point)}</span>
             <span className={styles.dot} />

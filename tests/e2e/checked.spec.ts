@@ -1,0 +1,75 @@
+import { choice, status } from './answers';
+import { expect, goTo, saved, startTest, test } from './app';
+import { numberOf } from './kinds';
+
+const WHICH = /See what it asks: Every kind/;
+
+test('a question checked on the way: not yet, then right, then closed, and still so after a reload', async ({
+  page,
+  sharedApp: app,
+}) => {
+  await startTest(page, app, 'wren', WHICH);
+  await goTo(page, numberOf('end-attempt-1'));
+  const check = page.getByRole('button', { name: 'Check my answer' });
+  await choice(page, /06:12/).click();
+  await check.click();
+  await expect(page.getByText('Not yet. Look again and try once more.')).toBeVisible();
+  await choice(page, /07:12/).click();
+  await check.click();
+  await expect(page.getByText('That is right.')).toBeVisible();
+  await expect(page.getByText('Not yet.', { exact: false })).toBeHidden();
+  await expect(check).toBeDisabled();
+  await expect(page.getByRole('radio').first()).toBeDisabled();
+  await page.reload();
+  await expect(page.getByText('That is right.')).toBeVisible();
+  await expect(status(page)).toContainText('This question is closed');
+  await expect(page.getByRole('radio', { name: '07:12' })).toBeChecked();
+});
+
+test('without network a check says that nothing was checked, and the answer stays', async ({
+  page,
+  sharedApp: app,
+}) => {
+  await startTest(page, app, 'wren', WHICH);
+  await goTo(page, numberOf('end-attempt-2'));
+  await page.getByRole('textbox').fill('40');
+  await saved(page);
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(page.getByText(/nothing was checked yet/)).toBeVisible();
+  await expect(page.getByRole('textbox')).toHaveValue('40');
+  await page.context().setOffline(false);
+  await page.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(page.getByText(/Not yet|That is right/)).toBeVisible();
+});
+
+test('a finger drags a piece into its box, and the page does not move under it', async ({
+  browser,
+  sharedApp: app,
+}) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 768, height: 700 } });
+  const page = await context.newPage();
+  await startTest(page, app, 'wren', WHICH);
+  await page.locator('[data-player=ready]').waitFor();
+  await goTo(page, numberOf('gap-match-1'));
+  const [from, to] = [
+    await page.locator('[data-piece=K]').boundingBox(),
+    await page.locator('[data-place=G1]').boundingBox(),
+  ];
+  if (!from || !to) throw new Error('nothing to drag');
+  const client = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', x = 0, y = 0) =>
+    client.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
+  const [x, y] = [from.x + from.width / 2, from.y + from.height / 2];
+  await touch('touchStart', x, y);
+  for (let step = 1; step <= 12; step += 1)
+    await touch(
+      'touchMove',
+      x + ((to.x + to.width / 2 - x) * step) / 12,
+      y + ((to.y + to.height / 2 - y) * step) / 12,
+    );
+  await touch('touchEnd');
+  await expect(page.locator('[data-place=G1]')).toHaveText('kelp');
+  expect((await page.locator('[data-place=G1]').boundingBox())?.y).toBe(to.y);
+  await context.close();
+});
