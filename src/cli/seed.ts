@@ -10,14 +10,10 @@ import { importPackage } from '@/server/library/library';
 import { stop } from './arguments';
 import { DEMO_PEOPLE } from './demoPeople';
 
-/** Fills an empty database with the demo: every package in content/ through the real importer, people, assignments. */
+/** Fills the database with the demo: every package in content/ through the real importer, and in an empty one people and assignments. */
 async function main(): Promise<void> {
   const db = database();
   const before = prepared<[], { count: number }>(db, 'SELECT count(*) AS count FROM users').get()?.count ?? 0;
-  if (before > 0) {
-    process.stdout.write(`kept: ${dataDir()} holds ${before} people already\n`);
-    return;
-  }
   const root = join(process.cwd(), 'content');
   const testIds: number[] = [];
   for (const name of readdirSync(root).sort()) {
@@ -27,6 +23,11 @@ async function main(): Promise<void> {
       process.stdout.write(`  ${one.severity}: ${one.file}:${one.line}: ${one.message}\n`);
     process.stdout.write(`imported ${name}: ${content.items.size} items, ${content.tests.length} tests\n`);
     testIds.push(...imported.testIds);
+  }
+  if (before > 0) {
+    // What was imported by an older program is read anew; people, attempts and answers stay.
+    process.stdout.write(`kept: ${dataDir()} holds ${before} people already\n`);
+    return;
   }
   for (const person of DEMO_PEOPLE) {
     const id = await putUser(db, person);

@@ -1,7 +1,7 @@
 'use client';
 
 import { ChevronDown } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { usePlayer } from '../PlayerContext';
@@ -25,6 +25,14 @@ export function Trail({ current, onGo, onReview }: Props) {
   const here = questions.find((one) => one.ref === current);
   const byRef = new Map(questions.map((one) => [one.ref, one]));
   const visible = !narrow || open;
+  const goRef = useRef(onGo);
+  useEffect(() => {
+    goRef.current = onGo;
+  });
+  const go = useCallback((ref: string) => {
+    setOpen(false);
+    goRef.current(ref);
+  }, []);
 
   return (
     <nav className={styles.trail} aria-label={t('label')} data-narrow={narrow || undefined}>
@@ -49,12 +57,12 @@ export function Trail({ current, onGo, onReview }: Props) {
                       question && (
                         <li key={ref}>
                           <Stop
-                            question={question}
+                            target={ref}
+                            number={question.number}
+                            standing={question.standing}
+                            flagged={question.flagged}
                             here={ref === current}
-                            onGo={() => {
-                              setOpen(false);
-                              onGo(ref);
-                            }}
+                            onGo={go}
                           />
                         </li>
                       )
@@ -74,10 +82,16 @@ export function Trail({ current, onGo, onReview }: Props) {
   );
 }
 
-function Stop({ question, here, onGo }: { question: QuestionOverview; here: boolean; onGo: () => void }) {
+interface StopProps extends Pick<QuestionOverview, 'number' | 'standing' | 'flagged'> {
+  readonly target: string;
+  readonly here: boolean;
+  readonly onGo: (ref: string) => void;
+}
+
+/** One question; drawn again only when something about it changed, however much happens elsewhere. */
+const Stop = memo(function Stop({ target, number, standing, flagged, here, onGo }: StopProps) {
   const t = useTranslations('trail');
   const ref = useRef<HTMLButtonElement>(null);
-  const { number, standing, flagged } = question;
   const words = t('stop', {
     number,
     standing: t(`standing.${standing}`),
@@ -100,9 +114,9 @@ function Stop({ question, here, onGo }: { question: QuestionOverview; here: bool
       aria-current={here ? 'step' : undefined}
       aria-label={words}
       title={words}
-      onClick={onGo}
+      onClick={() => onGo(target)}
     >
       {number}
     </button>
   );
-}
+});
