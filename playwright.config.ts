@@ -7,7 +7,7 @@ export default defineConfig({
   globalSetup: './tests/e2e/seedTemplate.ts',
   timeout: 90_000,
   expect: { timeout: 15_000 },
-  workers: 3,
+  workers: 2,
   fullyParallel: true,
   // A busy machine may be slow once; what fails twice is broken. Locally nothing is tried again.
   retries: process.env.CI ? 1 : 0,

@@ -78,7 +78,7 @@ test('gap match: filled places swap, by press and press and by keys, each move s
   await gap(page, 2).click();
   await expect(gap(page, 1)).toHaveText('12');
   await expect(gap(page, 2)).toHaveText('8');
-  await expect(said).toHaveText('8, in box 2 of 3. 12 is now in box 1.');
+  await expect(said).toHaveText('8, in box 2 of 3. 12 is now in box 1 of 3.');
   await piece(page, 20).click();
   await gap(page, 1).click();
   await expect(said).toContainText('12 is back in the list');

@@ -1,4 +1,4 @@
-import { createElement, lazy, Suspense, type ComponentType, type ReactNode } from 'react';
+import { createElement, lazy, Suspense, useState, type ComponentType, type ReactNode } from 'react';
 import type { InteractionModel, ResponseShape } from '@/core/interactions/types';
 import type { RawResponse } from '@/core/item/response';
 import type { ContentSlots } from '../content/ContentView';
@@ -73,10 +73,13 @@ export function defineLazyView<Model extends InteractionModel>(
     return { default: here };
   };
   const Later = lazy(fetchIt);
-  const View: AnyView = (props) =>
-    here
-      ? createElement(here, props)
+  // Decided once per place: a component that changed its kind while shown would lose what is half done in it.
+  const View: AnyView = (props) => {
+    const [ready] = useState(() => here);
+    return ready
+      ? createElement(ready, props)
       : createElement(Suspense, { fallback: null }, createElement(Later, props));
+  };
   const load = (models: readonly InteractionModel[]) =>
     Promise.all([fetchIt(), ...models.map((model) => editor(model as Model) ?? Promise.resolve())]);
   return { type, View, load, lesson };

@@ -73,13 +73,9 @@ export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by:
     ...slots,
     enlarge: true,
     interaction: (model) => (
-      <InteractionHost
-        key={model.responseIdentifier}
-        model={model}
-        item={item}
-        slots={slots}
-        onCheck={onCheck}
-      />
+      <Vocabulary key={model.responseIdentifier} model={model}>
+        <InteractionHost model={model} item={item} slots={slots} onCheck={onCheck} />
+      </Vocabulary>
     ),
   };
   const body = <ContentView content={item.body} slots={withInteractions} />;

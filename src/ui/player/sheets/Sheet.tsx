@@ -38,7 +38,6 @@ export function Sheet({
     <section className={styles.sheet} aria-label={label} data-sheet={sheet} data-narrow={narrow || undefined}>
       {head}
       <div className={styles.middle}>
-        {}
         <div
           ref={narrow ? ownRef : (scrollerRef as RefObject<HTMLDivElement>)}
           className={styles.scroll}
