@@ -53,7 +53,11 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
     (colour: HighlightColour | null) => {
       const root = contentRef.current;
       if (!root || !picked) return;
-      const anchor = anchorAt(textOf(root), picked.start, picked.end);
+      // The selection may have grown since it settled: what is selected now is marked.
+      const selection = window.getSelection();
+      const range = selection && selection.rangeCount > 0 ? selection.getRangeAt(0) : null;
+      const { start, end } = (range && stretchOf(root, range)) ?? picked;
+      const anchor = anchorAt(textOf(root), start, end);
       dispatch({ type: 'highlighted', text: textId, ...anchor, colour });
       announce(colour === null ? t('removed') : t('marked', { colour: t(`colours.${colour}`) }));
       window.getSelection()?.removeAllRanges();
