@@ -1,5 +1,5 @@
 import { choice, status } from './answers';
-import { expect, goTo, saved, startTest, test } from './app';
+import { expect, goTo, startTest, test } from './app';
 import { numberOf } from './kinds';
 
 const WHICH = /See what it asks: Every kind/;
@@ -24,23 +24,6 @@ test('a question checked on the way: not yet, then right, then closed, and still
   await expect(page.getByText('That is right.')).toBeVisible();
   await expect(status(page)).toContainText('This question is closed');
   await expect(page.getByRole('radio', { name: '07:12' })).toBeChecked();
-});
-
-test('without network a check says that nothing was checked, and the answer stays', async ({
-  page,
-  sharedApp: app,
-}) => {
-  await startTest(page, app, 'wren', WHICH);
-  await goTo(page, numberOf('end-attempt-2'));
-  await page.getByRole('textbox').fill('40');
-  await saved(page);
-  await page.context().setOffline(true);
-  await page.getByRole('button', { name: 'Check my answer' }).click();
-  await expect(page.getByText(/nothing was checked yet/).first()).toBeVisible();
-  await expect(page.getByRole('textbox')).toHaveValue('40');
-  await page.context().setOffline(false);
-  await page.getByRole('button', { name: 'Check my answer' }).click();
-  await expect(page.getByText(/Not yet|That is right/)).toBeVisible();
 });
 
 test('a finger drags a piece into its box, and the page does not move under it', async ({
