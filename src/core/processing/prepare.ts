@@ -3,8 +3,6 @@ import { seededRandom } from '../item/random';
 import * as v from '../item/value';
 import type { Value } from '../item/value';
 import type { Scope, Variable } from './context';
-import { holds } from './evaluate';
-import type { Rule } from './program';
 import { runRules } from './run';
 
 /** Tries at values that keep a template constraint (QTI 3.0, "template constraint": at least 100). */
@@ -76,9 +74,6 @@ function variablesOf(item: Item): Map<string, Variable> {
   return variables;
 }
 
-const constraintsOf = (rules: readonly Rule[]) =>
-  rules.flatMap((rule) => (rule.rule === 'template-constraint' ? [rule.expression] : []));
-
 /**
  * The variables of an item as one attempt gets them: declared, then set by template processing. The same seed gives the
  * same values, so that a question can be scored, shown again and replayed. Values that break a constraint are drawn again,
@@ -87,11 +82,9 @@ const constraintsOf = (rules: readonly Rule[]) =>
 export function prepareItem(item: Item, seed: string): Map<string, Variable> {
   if (item.templateProcessing.length === 0) return variablesOf(item);
   const random = seededRandom(`${seed}/template`);
-  const constraints = constraintsOf(item.templateProcessing);
   for (let i = 0; i < TRIES; i += 1) {
     const scope: Scope = { variables: variablesOf(item), random };
-    runRules(item.templateProcessing, scope);
-    if (constraints.every((constraint) => holds(constraint, scope))) return scope.variables;
+    if (runRules(item.templateProcessing, scope)) return scope.variables;
   }
   return variablesOf(item);
 }

@@ -44,9 +44,13 @@ function lookUp(variable: Variable, source: number | null): Value {
 }
 
 class Exit extends Error {}
+class Broken extends Error {}
 
-/** Carries out rules on the variables of a scope. Stops at an exit rule. */
-export function runRules(rules: readonly Rule[], scope: Scope): void {
+/**
+ * Carries out rules on the variables of a scope. Stops at an exit rule, and at a template constraint that does not hold.
+ * @returns false when a constraint was broken
+ */
+export function runRules(rules: readonly Rule[], scope: Scope): boolean {
   let carried = 0;
   const run = (list: readonly Rule[]): void => {
     for (const rule of list) {
@@ -68,6 +72,7 @@ export function runRules(rules: readonly Rule[], scope: Scope): void {
         return;
       }
       case 'template-constraint':
+        if (!holds(rule.expression, scope)) throw new Broken();
         return;
       case 'lookup-outcome-value': {
         const variable = scope.variables.get(rule.identifier);
@@ -87,6 +92,8 @@ export function runRules(rules: readonly Rule[], scope: Scope): void {
   try {
     run(rules);
   } catch (error) {
+    if (error instanceof Broken) return false;
     if (!(error instanceof Exit)) throw error;
   }
+  return true;
 }

@@ -6,6 +6,7 @@ import { useTranslations } from 'use-intl';
 import type { DeliveredItem } from '@/core/item/delivered';
 import type { RawResponse } from '@/core/item/response';
 import type { AccessNeeds } from '@/core/needs';
+import { assetAddress } from '../player/useAssets';
 import { AnswerView } from './AnswerView';
 import styles from './entry.module.css';
 import { Page } from './Page';
@@ -42,8 +43,7 @@ function Questions({ attemptId, title, questions }: Omit<Props, 'name' | 'needs'
   const score = useTranslations('score');
   const [at, setAt] = useState(0);
   const question = questions[at];
-  const assetUrl = (path: string) =>
-    `/api/attempts/${attemptId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`;
+  const assetUrl = (path: string) => assetAddress(attemptId, path);
   return (
     <>
       <h1>{t('title')}</h1>

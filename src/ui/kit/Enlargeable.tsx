@@ -48,6 +48,7 @@ export function Enlargeable({ children, name, widest }: Props) {
     <span
       ref={setElement}
       className={styles.frame}
+      data-frame=""
       data-large={on || undefined}
       style={on ? undefined : { maxWidth: widest }}
       role={on ? 'dialog' : undefined}

@@ -2,17 +2,17 @@
 
 import { useCallback, useEffect, useState } from 'react';
 
+/** Where the server shows a file of an attempt's test. */
+export const assetAddress = (attemptId: string, path: string): string =>
+  `/api/attempts/${attemptId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`;
+
 /**
  * Every picture of the test, fetched at the start and kept in memory: they show also with the network down. One that could
  * not be fetched keeps its address, so the browser tries again when it is shown.
  */
 export function useAssets(attemptId: string, paths: readonly string[]): (path: string) => string {
   const [urls, setUrls] = useState<ReadonlyMap<string, string>>(new Map());
-  const address = useCallback(
-    (path: string) =>
-      `/api/attempts/${attemptId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`,
-    [attemptId],
-  );
+  const address = useCallback((path: string) => assetAddress(attemptId, path), [attemptId]);
   useEffect(() => {
     let gone = false;
     const made: string[] = [];

@@ -3,7 +3,7 @@ import { responseTexts, type RawResponse } from '../../item/response';
 import { booleanAttribute, elementsOf } from '../../qti/xml';
 import { countProgress, readCounts, type Counts } from '../counts';
 import { readOffer, type Offer } from '../offer';
-import type { Selection } from '../selecting';
+import { pressOne, type Selection } from '../selecting';
 import { defineInteraction, type InteractionModel } from '../types';
 
 export interface Choice extends Offer {
@@ -27,17 +27,11 @@ export function pressChoice(
   identifier: string,
   multiple: boolean,
 ): Selection {
+  // One of several stays chosen when it is pressed again, as round marks do.
   if (!multiple) return { kind: 'changed', response: identifier };
-  const chosen = responseTexts(response);
-  if (chosen.includes(identifier)) {
-    const rest = chosen.filter((other) => other !== identifier);
-    return { kind: 'changed', response: rest.length > 0 ? rest : null };
-  }
-  const { maximum } = model.counts;
-  if (maximum > 0 && chosen.length >= maximum) return { kind: 'full', maximum };
+  if (model.counts.maximum === 1) return { kind: 'changed', response: [identifier] };
   const order = model.choices.map((choice) => choice.identifier);
-  const next = [...chosen, identifier].sort((a, b) => order.indexOf(a) - order.indexOf(b));
-  return { kind: 'changed', response: next };
+  return pressOne(order, model.counts.maximum, response, identifier, multiple);
 }
 
 /** `qti-choice-interaction`: one or several of a list (QTI 3.0, "choice interaction"). */

@@ -60,8 +60,9 @@ export function readFigure(text: string): Figure | null {
   return inside && { tool, points, inside: toNumbers(inside), closed: how?.trim() === 'closed' };
 }
 
-const same = (a: PlanePoint, b: PlanePoint) => Math.abs(a.x - b.x) < 1e-9 && Math.abs(a.y - b.y) < 1e-9;
-export const samePlace = same;
+/** Whether two points are one, but for the noise of floats. */
+export const samePlace = (a: PlanePoint, b: PlanePoint): boolean =>
+  Math.abs(a.x - b.x) < 1e-9 && Math.abs(a.y - b.y) < 1e-9;
 
 /** Which side of the line through a and b a point lies on: above 0 on one, below on the other, 0 on the line. */
 export const sideOfLine = (point: PlanePoint, a: PlanePoint, b: PlanePoint): number =>
@@ -70,7 +71,7 @@ export const sideOfLine = (point: PlanePoint, a: PlanePoint, b: PlanePoint): num
 /** Whether the handles make a figure: two different points for a line, no corner twice for a polygon. */
 export function isFigure({ tool, points, inside }: Figure): boolean {
   if (points.length < HANDLES[tool]) return false;
-  const distinct = points.every((point, i) => !points.slice(i + 1).some((other) => same(point, other)));
+  const distinct = points.every((point, i) => !points.slice(i + 1).some((other) => samePlace(point, other)));
   const [a, b] = points;
   if (!distinct) return false;
   if (tool !== 'halfplane') return true;

@@ -48,6 +48,18 @@ export const snapPoint = (model: CoordinatePlaneModel, { x, y }: PlanePoint): Pl
   y: onGrid(y, model.y, model.snap.y),
 });
 
+/** A point as people type it: `2, 3`, `(2, -1/2)`, `2 3`; null when it is none. */
+export function readTypedPoint(text: string): PlanePoint | null {
+  const inside = text.trim().replace(/^\(/, '').replace(/\)$/, '').trim();
+  const parts = /[,;]/.test(inside) ? inside.split(/[,;]/) : inside.split(/\s+/);
+  const [x, y] = parts.map((part) => exactOf(part));
+  return x && y && parts.length === 2 ? { x: q.toNumber(x), y: q.toNumber(y) } : null;
+}
+
+/** Whether a point lies inside the axes. */
+export const isOnPlane = ({ x, y }: CoordinatePlaneModel, point: PlanePoint): boolean =>
+  point.x >= x.min && point.x <= x.max && point.y >= y.min && point.y <= y.max;
+
 export type DrawMove =
   | { readonly kind: 'changed'; readonly response: RawResponse }
   | { readonly kind: 'none' }

@@ -60,13 +60,19 @@ export function arrowHead(
   return `M${end(0.45)}L${round(to[0])} ${round(to[1])}L${end(-0.45)}`;
 }
 
-const box = ({ from, to }: { from: readonly [number, number]; to: readonly [number, number] }) => ({
+/** The upright box of a mark drawn from corner to corner. */
+export const boxOfMark = ({
+  from,
+  to,
+}: {
+  from: readonly [number, number];
+  to: readonly [number, number];
+}) => ({
   x: Math.min(from[0], to[0]),
   y: Math.min(from[1], to[1]),
   width: Math.abs(to[0] - from[0]),
   height: Math.abs(to[1] - from[1]),
 });
-export const boxOfMark = box;
 
 function markSvg(one: Mark): string {
   const stroke = `fill="none" stroke="${MARK_COLOURS[one.colour]}" stroke-width="${one.width}" stroke-linecap="round" stroke-linejoin="round"`;
@@ -78,11 +84,11 @@ function markSvg(one: Mark): string {
     case 'arrow':
       return `<path d="${strokePath([one.from, one.to])}${arrowHead(one.from, one.to, one.width)}" ${stroke}/>`;
     case 'rectangle': {
-      const { x, y, width, height } = box(one);
+      const { x, y, width, height } = boxOfMark(one);
       return `<rect x="${round(x)}" y="${round(y)}" width="${round(width)}" height="${round(height)}" ${stroke}/>`;
     }
     case 'ellipse': {
-      const { x, y, width, height } = box(one);
+      const { x, y, width, height } = boxOfMark(one);
       return `<ellipse cx="${round(x + width / 2)}" cy="${round(y + height / 2)}" rx="${round(width / 2)}" ry="${round(height / 2)}" ${stroke}/>`;
     }
     case 'text':
@@ -152,7 +158,7 @@ export function markAt(list: readonly Mark[], [x, y]: readonly [number, number],
         );
       case 'rectangle':
       case 'ellipse': {
-        const b = box(one);
+        const b = boxOfMark(one);
         const corners: [number, number][] = [
           [b.x, b.y],
           [b.x + b.width, b.y],

@@ -1,60 +1,40 @@
 'use client';
 
-import {
-  DndContext,
-  PointerSensor,
-  pointerWithin,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import { useId } from 'react';
+import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/core';
 import { useTranslations } from 'use-intl';
 import type { AssociableChoice, AssociateModel } from '@/core/interactions/associate';
 import { uses } from '@/core/interactions/joining';
 import { contentText } from '@/core/item/content';
 import { ContentView } from '../../content/ContentView';
-import { Prompt } from '../Prompt';
 import { Notice } from '../shared/Notice';
 import { PairList } from '../shared/PairList';
-import { SILENT } from '../shared/placing/PlacingArea';
+import { QUIET, useDragSensors } from '../shared/placing/dragging';
 import styles from '../shared/placing/placing.module.css';
+import { Task } from '../shared/Task';
 import { useJoining, type Joining } from '../shared/useJoining';
+import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 
 /** Pairs made from one list: press one and then its partner, or drag one onto the other. */
 export function AssociateView(props: InteractionProps<AssociateModel>) {
   const { model, slots, readOnly } = props;
   const t = useTranslations('interactions.joining');
-  const id = useId();
   const contentOf = (identifier: string) =>
     model.choices.find((one) => one.identifier === identifier)?.content ?? [];
   const nameOf = (identifier: string) => contentText(contentOf(identifier)) || identifier;
   const joining = useJoining(props, model.choices, model.counts.maximum, nameOf);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const sensors = useDragSensors();
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={pointerWithin}
-      accessibility={{ announcements: SILENT, screenReaderInstructions: { draggable: '' } }}
+      accessibility={QUIET}
       onDragStart={joining.letGo}
       onDragEnd={({ active, over }) => {
         if (over && over.id !== active.id) joining.put(String(active.id), String(over.id));
       }}
     >
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape puts down from anywhere inside */}
-      <div
-        role="group"
-        className={styles.block}
-        aria-labelledby={model.prompt.length > 0 ? id : undefined}
-        onKeyDown={(event) => {
-          if (event.key !== 'Escape' || joining.held === null) return;
-          event.stopPropagation();
-          joining.letGo();
-        }}
-      >
-        <Prompt id={id} content={model.prompt} slots={slots} />
+      <Task model={model} slots={slots} className={styles.block} unit={false} onEscape={joining.letGo}>
         <div
           className={styles.list}
           role="group"
@@ -72,7 +52,7 @@ export function AssociateView(props: InteractionProps<AssociateModel>) {
             />
           ))}
         </div>
-        <p data-operate="" className={styles.hint}>
+        <p data-operate="" className={shared.hint}>
           {joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}
         </p>
         <Notice words={joining.notice} />
@@ -81,7 +61,7 @@ export function AssociateView(props: InteractionProps<AssociateModel>) {
           nameOf={nameOf}
           draw={(identifier) => <ContentView content={contentOf(identifier)} slots={slots} />}
         />
-      </div>
+      </Task>
     </DndContext>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   cellName,
@@ -13,9 +13,9 @@ import {
 } from '@/core/interactions/cell-grid';
 import type { RawResponse } from '@/core/item/response';
 import { Enlargeable } from '../../kit/Enlargeable';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import { useSweep } from '../shared/useSweep';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './cellGrid.module.css';
 
@@ -29,7 +29,6 @@ export function CellGridView({
   readOnly,
 }: InteractionProps<CellGridModel>) {
   const t = useTranslations('interactions.cellGrid');
-  const id = useId();
   const gridRef = useRef<HTMLDivElement>(null);
   const [focused, setFocused] = useState<Cell>({ row: 1, column: 1 });
   const on = cellsOn(model, response);
@@ -72,13 +71,7 @@ export function CellGridView({
     }
   };
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <Enlargeable name={t('grid')}>
         <p className={styles.count} role="status">
           {t('count', { count: on.size })}
@@ -131,9 +124,9 @@ export function CellGridView({
           ))}
         </div>
       </Enlargeable>
-      <p data-operate="" className={styles.hint}>
+      <p data-operate="" className={shared.hint}>
         {t('hint')}
       </p>
-    </div>
+    </Task>
   );
 }

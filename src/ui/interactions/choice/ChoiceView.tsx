@@ -22,6 +22,8 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
   const id = useId();
   const [full, setFull] = useState<number | null>(null);
   const multiple = shape.cardinality !== 'single';
+  /** Round marks where one can be chosen, whatever the response is declared as. */
+  const square = multiple && model.counts.maximum !== 1;
   const chosen = responseTexts(response);
 
   const press = (choice: Choice) => {
@@ -37,13 +39,13 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
 
   return (
     <div
-      role={multiple ? 'group' : 'radiogroup'}
+      role={square ? 'group' : 'radiogroup'}
       aria-labelledby={model.prompt.length > 0 ? id : undefined}
       aria-label={model.prompt.length > 0 ? undefined : t('label')}
       className={styles.group}
     >
       <Prompt id={id} content={model.prompt} slots={slots} />
-      {multiple && <CountChip counts={model.counts} chosen={chosen.length} />}
+      {square && <CountChip counts={model.counts} chosen={chosen.length} />}
       <ul
         className={styles.list}
         data-choices=""
@@ -54,7 +56,7 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
             key={choice.identifier}
             choice={choice}
             chosen={chosen.includes(choice.identifier)}
-            multiple={multiple}
+            square={square}
             name={`${itemRef}-${model.responseIdentifier}`}
             onPress={() => press(choice)}
             {...props}
@@ -78,22 +80,12 @@ interface RowProps extends InteractionProps<ChoiceModel> {
   readonly choice: Choice;
   readonly chosen: boolean;
   readonly isStruck: boolean;
-  readonly multiple: boolean;
+  readonly square: boolean;
   readonly name: string;
   readonly onPress: () => void;
 }
 
-function ChoiceRow({
-  choice,
-  chosen,
-  isStruck,
-  multiple,
-  name,
-  onPress,
-  model,
-  slots,
-  choiceMark,
-}: RowProps) {
+function ChoiceRow({ choice, chosen, isStruck, square, name, onPress, model, slots, choiceMark }: RowProps) {
   const t = useTranslations('interactions.choice');
   const label = contentText(choice.content);
   return (
@@ -108,7 +100,7 @@ function ChoiceRow({
       <label className={styles.label} onClick={keepSelection}>
         <input
           className={styles.input}
-          type={multiple ? 'checkbox' : 'radio'}
+          type={square ? 'checkbox' : 'radio'}
           name={name}
           checked={chosen}
           aria-label={
@@ -119,10 +111,10 @@ function ChoiceRow({
         <span
           className={styles.mark}
           data-choice-mark=""
-          data-round={!multiple || undefined}
+          data-round={!square || undefined}
           aria-hidden="true"
         >
-          {chosen && (multiple ? <Check size="1em" strokeWidth={3} /> : <span className={styles.dot} />)}
+          {chosen && (square ? <Check size="1em" strokeWidth={3} /> : <span className={styles.dot} />)}
         </span>
         <span className={styles.text} data-choice-text="">
           <ContentView content={choice.content} slots={slots} />

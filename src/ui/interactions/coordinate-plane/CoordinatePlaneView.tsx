@@ -1,14 +1,13 @@
 'use client';
 
 import { Eraser, Hand, Trash2 } from 'lucide-react';
-import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import type { CoordinatePlaneModel } from '@/core/interactions/coordinate-plane';
 import { Enlargeable } from '../../kit/Enlargeable';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import { FigureList } from './FigureList';
 import styles from './plane.module.css';
@@ -20,16 +19,9 @@ import { usePlane } from './usePlane';
 export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel>) {
   const { model, slots, readOnly, announce } = props;
   const t = useTranslations('interactions.plane');
-  const id = useId();
   const plane = usePlane(props);
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <Enlargeable name={t('plane')}>
         {model.counts.maximum > 1 && <CountChip counts={model.counts} chosen={plane.figures.length} />}
         {!readOnly && (
@@ -74,7 +66,7 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
         <PlaneStage model={model} plane={plane} readOnly={readOnly} announce={announce} />
         {!readOnly && (
           <>
-            <p data-operate="" className={styles.hint} role="status">
+            <p data-operate="" className={shared.hint} role="status">
               {plane.hint}
             </p>
             <div className={styles.tools}>
@@ -95,6 +87,6 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
         <Notice words={plane.notice} />
       </Enlargeable>
       <FigureList plane={plane} readOnly={readOnly} />
-    </div>
+    </Task>
   );
 }

@@ -2,11 +2,11 @@
 
 import { X } from 'lucide-react';
 import { useTranslations } from 'use-intl';
+import { readTypedPoint } from '@/core/interactions/coordinate-plane';
 import type { Figure } from '@/core/interactions/coordinate-plane/figures';
 import shared from '../shared.module.css';
 import { useDraft } from '../shared/useDraft';
 import styles from './plane.module.css';
-import { readTypedPoint } from './TypePoint';
 import type { Plane } from './usePlane';
 
 /** What is drawn, in words; each point can be typed, so that nobody needs to see the grid. */
@@ -14,7 +14,7 @@ export function FigureList({ plane, readOnly }: { plane: Plane; readOnly: boolea
   const t = useTranslations('interactions.plane');
   if (plane.figures.length === 0)
     return (
-      <p data-operate="" className={styles.hint}>
+      <p data-operate="" className={shared.hint}>
         {t('nothing')}
       </p>
     );
@@ -81,7 +81,7 @@ function PointField({
   onPoint: (point: { x: number; y: number }) => void;
 }) {
   const field = useDraft(value, (text) => {
-    const point = readTypedPoint(text.replaceAll('\u2212', '-'));
+    const point = readTypedPoint(text);
     if (point) onPoint(point);
   });
   return <input className={shared.field} size={8} aria-label={label} {...field} />;

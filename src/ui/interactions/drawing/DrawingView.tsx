@@ -1,12 +1,12 @@
 'use client';
 
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { DrawingModel } from '@/core/interactions/drawing';
 import { drawingText, marksOf, MAX_DRAWING, SHEET, type Mark } from '@/core/interactions/drawing/marks';
 import { forCardinality, responseTexts } from '@/core/item/response';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './drawing.module.css';
 import { Sketch } from './Sketch';
@@ -23,7 +23,6 @@ export function DrawingView({
   readOnly,
 }: InteractionProps<DrawingModel>) {
   const t = useTranslations('interactions.drawing');
-  const id = useId();
   const drawings = responseTexts(response);
   const [chosen, setChosen] = useState(0);
   const [full, setFull] = useState(false);
@@ -46,13 +45,7 @@ export function DrawingView({
     onAnswer(list.length === 0 ? null : forCardinality(list, shape.cardinality));
   };
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       {model.maximum > 1 && (
         <div className={styles.sheets} role="group" aria-label={t('drawings')}>
           {drawings.map((_, i) => (
@@ -95,6 +88,6 @@ export function DrawingView({
         readOnly={readOnly}
       />
       <Notice words={full ? t('full') : null} />
-    </div>
+    </Task>
   );
 }

@@ -12,6 +12,7 @@ import {
 } from '@/core/interactions/drawing/marks';
 import { Enlargeable } from '../../kit/Enlargeable';
 import styles from './drawing.module.css';
+import shared from '../shared.module.css';
 import { SketchTools, type SketchTool } from './SketchTools';
 
 interface Props {
@@ -178,7 +179,7 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
         )}
       </svg>
       {!readOnly && (
-        <p data-operate="" className={styles.hint}>
+        <p data-operate="" className={shared.hint}>
           {t(`hint.${tool}`)}
         </p>
       )}

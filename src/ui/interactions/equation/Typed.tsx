@@ -45,7 +45,7 @@ export function Typed({
         onChange={(event) => change(event.target.value)}
         onBlur={settle}
       />
-      <p id={id} className={styles.hint}>
+      <p id={id} className={shared.hint}>
         {t('typedHint')}
       </p>
     </div>

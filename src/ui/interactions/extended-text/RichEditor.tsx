@@ -10,6 +10,7 @@ import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import type { ExtendedTextModel } from '@/core/interactions/extended-text';
 import styles from './extendedText.module.css';
+import { WORD } from './useSpelling';
 
 const spellingKey = new PluginKey<DecorationSet>('spelling');
 
@@ -26,9 +27,8 @@ const Spelling = Extension.create({
             const wrong = transaction.getMeta(spellingKey) as readonly string[] | undefined;
             if (!wrong) return before.map(transaction.mapping, transaction.doc);
             const marks: Decoration[] = [];
-            const pattern = /[\p{L}][\p{L}'’]*[\p{L}]|[\p{L}]/gu;
             transaction.doc.descendants((node, position) => {
-              for (const found of node.text?.matchAll(pattern) ?? [])
+              for (const found of node.text?.matchAll(WORD) ?? [])
                 if (wrong.includes(found[0]))
                   marks.push(
                     Decoration.inline(position + found.index, position + found.index + found[0].length, {
@@ -171,50 +171,39 @@ function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) 
     }),
   });
   const chain = () => editor.chain().focus();
-  const marks = [
-    ['bold', Bold, () => chain().toggleBold().run()],
-    ['italic', Italic, () => chain().toggleItalic().run()],
-    ['underline', Underline, () => chain().toggleUnderline().run()],
-    ['bullets', List, () => chain().toggleBulletList().run()],
-    ['numbers', ListOrdered, () => chain().toggleOrderedList().run()],
+  const tools = [
+    ...(formatted
+      ? ([
+          ['bold', Bold, () => chain().toggleBold()],
+          ['italic', Italic, () => chain().toggleItalic()],
+          ['underline', Underline, () => chain().toggleUnderline()],
+          ['bullets', List, () => chain().toggleBulletList()],
+          ['numbers', ListOrdered, () => chain().toggleOrderedList()],
+        ] as const)
+      : []),
+    ['undo', Undo2, () => chain().undo()],
+    ['redo', Redo2, () => chain().redo()],
   ] as const;
   return (
     <div className={styles.toolbar} role="toolbar" aria-label={t('tools')}>
-      {formatted &&
-        marks.map(([name, Icon, act]) => (
+      {tools.map(([name, Icon, act]) => {
+        const step = name === 'undo' || name === 'redo';
+        return (
           <button
             key={name}
             type="button"
             className={styles.tool}
-            aria-pressed={on[name]}
+            aria-pressed={step ? undefined : on[name]}
+            disabled={step && !on[name]}
             aria-label={t(name)}
             title={t(name)}
             onMouseDown={(event) => event.preventDefault()}
-            onClick={act}
+            onClick={() => act().run()}
           >
             <Icon size="1.15em" aria-hidden="true" />
           </button>
-        ))}
-      <button
-        type="button"
-        className={styles.tool}
-        aria-label={t('undo')}
-        title={t('undo')}
-        disabled={!on.undo}
-        onClick={() => chain().undo().run()}
-      >
-        <Undo2 size="1.15em" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        className={styles.tool}
-        aria-label={t('redo')}
-        title={t('redo')}
-        disabled={!on.redo}
-        onClick={() => chain().redo().run()}
-      >
-        <Redo2 size="1.15em" aria-hidden="true" />
-      </button>
+        );
+      })}
     </div>
   );
 }

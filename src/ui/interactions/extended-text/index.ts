@@ -5,5 +5,9 @@ export const extendedTextView = defineLazyView<ExtendedTextModel>(
   'extended-text',
   async () => (await import('./ExtendedTextView')).ExtendedTextView,
   () => import('./lesson'),
-  (model) => (model.format === 'xhtml' || model.spelling ? import('./RichEditor') : null),
+  async (model) => {
+    if (model.format !== 'xhtml' && !model.spelling) return;
+    await import('./RichEditor');
+    if (model.spelling) (await import('./spelling')).startSpelling();
+  },
 );

@@ -1,10 +1,8 @@
 'use client';
 
-import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import type { GraphicAssociateModel } from '@/core/interactions/graphic-associate';
 import { uses } from '@/core/interactions/joining';
-import { Prompt } from '../Prompt';
 import { Notice } from '../shared/Notice';
 import { PairList } from '../shared/PairList';
 import { HotspotShapes, middleOf, Spot } from '../shared/stage/HotspotLayer';
@@ -12,33 +10,21 @@ import pointable from '../shared/stage/pointable.module.css';
 import { Stage } from '../shared/stage/Stage';
 import { useJoining } from '../shared/useJoining';
 import { useSpotNames } from '../shared/useSpotNames';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
+import shared from '../shared.module.css';
 import styles from './graphicAssociate.module.css';
 
 /** Places of a picture joined in pairs; each pair is a line on the picture and a line in the list below. */
 export function GraphicAssociateView(props: InteractionProps<GraphicAssociateModel>) {
   const { model, slots } = props;
   const t = useTranslations('interactions.joining');
-  const id = useId();
   const { hotspots } = model;
   const nameOf = useSpotNames(hotspots);
   const joining = useJoining(props, hotspots, model.counts.maximum, nameOf);
   const spotOf = (identifier: string) => hotspots.find((spot) => spot.identifier === identifier);
   return (
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape puts down from anywhere inside
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-      onKeyDown={(event) => {
-        if (event.key !== 'Escape' || joining.held === null) return;
-        event.stopPropagation();
-        event.preventDefault();
-        joining.letGo();
-      }}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots} onEscape={joining.letGo}>
       <Stage
         name={t('picture')}
         picture={model.picture}
@@ -77,11 +63,11 @@ export function GraphicAssociateView(props: InteractionProps<GraphicAssociateMod
           ))
         }
       />
-      <p data-operate="" className={pointable.hint}>
+      <p data-operate="" className={shared.hint}>
         {joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}
       </p>
       <Notice words={joining.notice} />
       <PairList joining={joining} nameOf={nameOf} draw={nameOf} />
-    </div>
+    </Task>
   );
 }

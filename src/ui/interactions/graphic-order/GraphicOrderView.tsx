@@ -1,9 +1,7 @@
 'use client';
 
-import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import type { GraphicOrderModel } from '@/core/interactions/graphic-order';
-import { Prompt } from '../Prompt';
 import { Notice } from '../shared/Notice';
 import { SequenceList } from '../shared/SequenceList';
 import { Badge, HotspotShapes, Spot } from '../shared/stage/HotspotLayer';
@@ -11,13 +9,14 @@ import pointable from '../shared/stage/pointable.module.css';
 import { Stage } from '../shared/stage/Stage';
 import { useSequence } from '../shared/useSequence';
 import { useSpotNames } from '../shared/useSpotNames';
+import { Task } from '../shared/Task';
+import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 
 /** Places of a picture pressed in order; the order stands on the picture and in a list that can be changed. */
 export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
   const { model, slots } = props;
   const t = useTranslations('interactions.graphic');
-  const id = useId();
   const { hotspots } = model;
   const nameOf = useSpotNames(hotspots);
   const { sequence, notice, move, remove, press } = useSequence(
@@ -27,13 +26,7 @@ export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
     nameOf,
   );
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <Stage
         name={t('picture')}
         picture={model.picture}
@@ -60,11 +53,11 @@ export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
           })
         }
       />
-      <p data-operate="" className={pointable.hint}>
+      <p data-operate="" className={shared.hint}>
         {t('orderHint')}
       </p>
       <Notice words={notice} />
       <SequenceList sequence={sequence} nameOf={nameOf} draw={nameOf} onMove={move} onRemove={remove} />
-    </div>
+    </Task>
   );
 }

@@ -1,23 +1,21 @@
 'use client';
 
 import { Check } from 'lucide-react';
-import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import type { HotspotModel } from '@/core/interactions/hotspot';
-import { Prompt } from '../Prompt';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
 import { Badge, HotspotShapes, Spot } from '../shared/stage/HotspotLayer';
 import { Stage } from '../shared/stage/Stage';
 import { useSelection } from '../shared/useSelection';
 import { useSpotNames } from '../shared/useSpotNames';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 
 /** Places of a picture to press; each has its name, its outline and a tick when chosen. */
 export function HotspotView(props: InteractionProps<HotspotModel>) {
   const { model, slots } = props;
   const t = useTranslations('interactions.graphic');
-  const id = useId();
   const { hotspots } = model;
   const nameOf = useSpotNames(hotspots);
   const { chosen, press, notice } = useSelection(
@@ -27,13 +25,7 @@ export function HotspotView(props: InteractionProps<HotspotModel>) {
   );
   const isOn = (identifier: string) => chosen.includes(identifier);
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <CountChip counts={model.counts} chosen={chosen.length} />
       <Stage
         name={t('picture')}
@@ -60,6 +52,6 @@ export function HotspotView(props: InteractionProps<HotspotModel>) {
         }
       />
       <Notice words={notice} />
-    </div>
+    </Task>
   );
 }

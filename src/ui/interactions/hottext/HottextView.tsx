@@ -1,23 +1,20 @@
 'use client';
 
-import { useId } from 'react';
 import type { HottextModel } from '@/core/interactions/hottext';
 import { ContentView } from '../../content/ContentView';
-import { Prompt } from '../Prompt';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
 import { useSelection } from '../shared/useSelection';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './hottext.module.css';
 
 /** Words of a text to press; each is a button inside the text, big enough to hit. */
 export function HottextView(props: InteractionProps<HottextModel>) {
   const { model, slots } = props;
-  const id = useId();
   const { chosen, press, notice } = useSelection(props, model.hottexts, model.counts.maximum);
   return (
-    <div className={styles.block} role="group" aria-labelledby={model.prompt.length > 0 ? id : undefined}>
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots} className={styles.block} unit={false}>
       <CountChip counts={model.counts} chosen={chosen.length} />
       <div className={styles.text}>
         <ContentView
@@ -41,6 +38,6 @@ export function HottextView(props: InteractionProps<HottextModel>) {
         />
       </div>
       <Notice words={notice} />
-    </div>
+    </Task>
   );
 }

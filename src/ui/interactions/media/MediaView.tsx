@@ -1,13 +1,13 @@
 'use client';
 
 import { Pause, Play } from 'lucide-react';
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { playsLeft, type MediaModel } from '@/core/interactions/media';
 import { responseTexts } from '@/core/item/response';
 import { ContentView } from '../../content/ContentView';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './media.module.css';
 
@@ -29,7 +29,6 @@ export function MediaView({
   readOnly,
 }: InteractionProps<MediaModel>) {
   const t = useTranslations('interactions.media');
-  const id = useId();
   const hostRef = useRef<HTMLDivElement>(null);
   const [playing, setPlaying] = useState(false);
   const [time, setTime] = useState({ now: 0, length: 0 });
@@ -75,13 +74,7 @@ export function MediaView({
   };
   const used = model.maxPlays > 0 ? t('used', { plays, maximum: model.maxPlays }) : t('plays', { plays });
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <div className={styles.player}>
         <div ref={hostRef} className={styles.host}>
           <ContentView content={model.content} slots={slots} />
@@ -111,6 +104,6 @@ export function MediaView({
         </div>
       </div>
       {failed && <p className={shared.notice}>{t('failed')}</p>}
-    </div>
+    </Task>
   );
 }

@@ -20,8 +20,8 @@ import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
 import type { InteractionProps } from '../types';
-import { Axis } from './Axis';
 import { LineHandle } from './LineHandle';
+import { LineStage } from './LineStage';
 import styles from './numberLine.module.css';
 import { SpanRow } from './SpanRow';
 import { useLine } from './useLine';
@@ -41,7 +41,8 @@ export function IntervalLine({
   readOnly,
 }: InteractionProps<NumberLineModel>) {
   const t = useTranslations('interactions.numberLine');
-  const { ref, ticks, ends, geometry, atOf, tickAt, step, pressing } = useLine(model.scale);
+  const line = useLine(model.scale);
+  const { ends, geometry, atOf, tickAt, step } = line;
   const [start, setStart] = useState<Rational | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const spans = spansOf(response);
@@ -144,38 +145,32 @@ export function IntervalLine({
           </button>
         </div>
       )}
-      <div
-        ref={ref}
-        className={styles.line}
-        style={{ height: geometry.height }}
-        data-line=""
-        {...pressing(press)}
+      <LineStage
+        line={line}
+        onPress={press}
+        marks={
+          <>
+            {spans.map((span, i) => (
+              <line
+                key={i}
+                className={styles.span}
+                x1={geometry.toX(shareOf(span.from, 'from'))}
+                x2={geometry.toX(shareOf(span.to, 'to'))}
+                y1={geometry.y}
+                y2={geometry.y}
+              />
+            ))}
+            {start && (
+              <circle
+                className={styles.pending}
+                cx={geometry.toX(atOf(start))}
+                cy={geometry.y}
+                r={9 * geometry.scale}
+              />
+            )}
+          </>
+        }
       >
-        <svg
-          className={styles.drawing}
-          viewBox={`0 0 ${geometry.width} ${geometry.height}`}
-          aria-hidden="true"
-        >
-          <Axis ticks={ticks} geometry={geometry} />
-          {spans.map((span, i) => (
-            <line
-              key={i}
-              className={styles.span}
-              x1={geometry.toX(shareOf(span.from, 'from'))}
-              x2={geometry.toX(shareOf(span.to, 'to'))}
-              y1={geometry.y}
-              y2={geometry.y}
-            />
-          ))}
-          {start && (
-            <circle
-              className={styles.pending}
-              cx={geometry.toX(atOf(start))}
-              cy={geometry.y}
-              r={9 * geometry.scale}
-            />
-          )}
-        </svg>
         {spans.flatMap((span, i) =>
           (['from', 'to'] as const).map((side) => {
             const end = span[side];
@@ -211,8 +206,8 @@ export function IntervalLine({
             );
           }),
         )}
-      </div>
-      <p data-operate="" className={styles.hint}>
+      </LineStage>
+      <p data-operate="" className={shared.hint}>
         {start ? t('startHint', { value: words(start) }) : t('intervalHint')}
       </p>
       <Notice words={notice} />

@@ -18,11 +18,11 @@ import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
+import { TypeField } from '../shared/TypeField';
 import type { InteractionProps } from '../types';
-import { Axis } from './Axis';
 import { LineHandle } from './LineHandle';
+import { LineStage } from './LineStage';
 import styles from './numberLine.module.css';
-import { TypeValue } from './TypeValue';
 import { useLine } from './useLine';
 
 /** Points on the line: pressed, dragged, stepped with the arrow keys, or typed. */
@@ -35,7 +35,8 @@ export function PointsLine({
   readOnly,
 }: InteractionProps<NumberLineModel>) {
   const t = useTranslations('interactions.numberLine');
-  const { ref, ticks, ends, geometry, atOf, tickAt, step, pressing } = useLine(model.scale);
+  const line = useLine(model.scale);
+  const { ends, geometry, atOf, tickAt, step } = line;
   const [notice, setNotice] = useState<string | null>(null);
   const points = pointsOn(model, response);
   const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
@@ -57,6 +58,12 @@ export function PointsLine({
       announce(t('plotted', { value: words(value) }));
     }
   };
+  const readTyped = (text: string): { value: Rational } | { problem: string } => {
+    const value = exactOf(text);
+    if (!value) return { problem: t('notANumber') };
+    const onLine = q.equals(clampTo(model.scale, value), value);
+    return onLine ? { value } : { problem: t('outside', { min: words(ends.min), max: words(ends.max) }) };
+  };
   const moveTo = (index: number, value: Rational) => {
     const to = clampTo(model.scale, value);
     if (points.some((point, i) => i !== index && q.equals(point, to))) return;
@@ -71,13 +78,7 @@ export function PointsLine({
       <CountChip counts={model.counts} chosen={points.length} />
       {!readOnly && (
         <div data-operate="" className={styles.controls}>
-          <TypeValue
-            label={t('typeLabel')}
-            action={t('typeAdd')}
-            within={(value) => q.compare(value, ends.min) >= 0 && q.compare(value, ends.max) <= 0}
-            outside={t('outside', { min: words(ends.min), max: words(ends.max) })}
-            onValue={add}
-          />
+          <TypeField label={t('typeLabel')} action={t('typeAdd')} size={7} read={readTyped} onValue={add} />
           <button
             type="button"
             className={shared.button}
@@ -91,20 +92,7 @@ export function PointsLine({
           </button>
         </div>
       )}
-      <div
-        ref={ref}
-        className={styles.line}
-        style={{ height: geometry.height }}
-        data-line=""
-        {...pressing((at) => add(tickAt(at)))}
-      >
-        <svg
-          className={styles.drawing}
-          viewBox={`0 0 ${geometry.width} ${geometry.height}`}
-          aria-hidden="true"
-        >
-          <Axis ticks={ticks} geometry={geometry} />
-        </svg>
+      <LineStage line={line} onPress={(at) => add(tickAt(at))}>
         {points.map((point, i) => (
           <LineHandle
             key={i}
@@ -118,20 +106,18 @@ export function PointsLine({
             onEdge={(edge) => moveTo(i, edge === 'first' ? ends.min : ends.max)}
             onRemove={() => remove(i)}
             onValue={(text) => {
-              const value = exactOf(text);
-              if (!value) return announce(t('notANumber'));
-              if (!q.equals(clampTo(model.scale, value), value))
-                return announce(t('outside', { min: words(ends.min), max: words(ends.max) }));
-              moveTo(i, value);
-              return announce(t('plotted', { value: words(value) }));
+              const typed = readTyped(text);
+              if ('problem' in typed) return announce(typed.problem);
+              moveTo(i, typed.value);
+              return announce(t('plotted', { value: words(typed.value) }));
             }}
           >
             <span className={styles.flag}>{words(point)}</span>
             <span className={styles.dot} />
           </LineHandle>
         ))}
-      </div>
-      <p data-operate="" className={styles.hint}>
+      </LineStage>
+      <p data-operate="" className={shared.hint}>
         {t('pointsHint')}
       </p>
       <Notice words={notice} />

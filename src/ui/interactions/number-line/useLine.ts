@@ -39,3 +39,4 @@ export function useLine(scale: Scale) {
     }),
   };
 }
+export type Line = ReturnType<typeof useLine>;

@@ -1,23 +1,15 @@
 'use client';
 
-import {
-  DndContext,
-  PointerSensor,
-  closestCenter,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, closestCenter, useDraggable, useDroppable } from '@dnd-kit/core';
 import { ChevronDown, ChevronLeft, ChevronRight, ChevronUp, GripVertical } from 'lucide-react';
-import { useId, useRef } from 'react';
+import { useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import { shownOrder, type OrderChoice, type OrderModel } from '@/core/interactions/order';
 import { moveTo } from '@/core/interactions/sequence';
 import { contentText } from '@/core/item/content';
 import { ContentView } from '../../content/ContentView';
-import { Prompt } from '../Prompt';
-import { SILENT } from '../shared/placing/PlacingArea';
+import { QUIET, useDragSensors } from '../shared/placing/dragging';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './order.module.css';
 
@@ -25,9 +17,8 @@ import styles from './order.module.css';
 export function OrderAll(props: InteractionProps<OrderModel>) {
   const { model, response, onAnswer, slots, announce } = props;
   const t = useTranslations('interactions.order');
-  const id = useId();
   const listRef = useRef<HTMLOListElement>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const sensors = useDragSensors();
   const order = shownOrder(model, response);
   const isSet = response !== null;
   const nameOf = (identifier: string) =>
@@ -40,12 +31,11 @@ export function OrderAll(props: InteractionProps<OrderModel>) {
     );
   };
   return (
-    <div className={styles.block} role="group" aria-labelledby={model.prompt.length > 0 ? id : undefined}>
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots} className={styles.block} unit={false}>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
-        accessibility={{ screenReaderInstructions: { draggable: '' }, announcements: SILENT }}
+        accessibility={QUIET}
         onDragEnd={({ active, over }) => {
           if (over) move(String(active.id), order.indexOf(String(over.id)));
         }}
@@ -81,7 +71,7 @@ export function OrderAll(props: InteractionProps<OrderModel>) {
           </button>
         </p>
       )}
-    </div>
+    </Task>
   );
 }
 

@@ -1,24 +1,23 @@
 'use client';
 
-import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import { identifiersOf, type OrderModel } from '@/core/interactions/order';
 import { contentText } from '@/core/item/content';
 import { ContentView } from '../../content/ContentView';
-import { Prompt } from '../Prompt';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
 import placing from '../shared/placing/placing.module.css';
 import { SequenceList } from '../shared/SequenceList';
 import { useSequence } from '../shared/useSequence';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
+import shared from '../shared.module.css';
 import styles from './order.module.css';
 
 /** Some of a list picked in order: a press puts one at the end, the order can be changed below. */
 export function OrderSome(props: InteractionProps<OrderModel>) {
   const { model, slots } = props;
   const t = useTranslations('interactions.order');
-  const id = useId();
   const contentOf = (identifier: string) =>
     model.choices.find((one) => one.identifier === identifier)?.content ?? [];
   const nameOf = (identifier: string) => contentText(contentOf(identifier)) || identifier;
@@ -29,8 +28,7 @@ export function OrderSome(props: InteractionProps<OrderModel>) {
     nameOf,
   );
   return (
-    <div className={styles.block} role="group" aria-labelledby={model.prompt.length > 0 ? id : undefined}>
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots} className={styles.block} unit={false}>
       <CountChip counts={model.counts} chosen={sequence.length} />
       <div
         className={placing.list}
@@ -55,7 +53,7 @@ export function OrderSome(props: InteractionProps<OrderModel>) {
           ),
         )}
       </div>
-      <p data-operate="" className={placing.hint}>
+      <p data-operate="" className={shared.hint}>
         {t('pickHint')}
       </p>
       <Notice words={notice} />
@@ -66,6 +64,6 @@ export function OrderSome(props: InteractionProps<OrderModel>) {
         onMove={move}
         onRemove={remove}
       />
-    </div>
+    </Task>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Minus, Plus } from 'lucide-react';
-import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   gridOf,
@@ -12,9 +12,9 @@ import {
   type PartitionModel,
 } from '@/core/interactions/partition';
 import { Enlargeable } from '../../kit/Enlargeable';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import { useSweep } from '../shared/useSweep';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './partition.module.css';
 import { partPath, SIZE } from './shapes';
@@ -29,7 +29,6 @@ export function PartitionView({
   readOnly,
 }: InteractionProps<PartitionModel>) {
   const t = useTranslations('interactions.partition');
-  const id = useId();
   const svgRef = useRef<SVGSVGElement>(null);
   const [focused, setFocused] = useState(0);
   const shading = shadingOf(model, response);
@@ -83,13 +82,7 @@ export function PartitionView({
     }
   };
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <Enlargeable name={t(`shape.${model.shape}`)}>
         <div data-operate="" className={styles.controls}>
           {model.partsMax > model.partsMin && (
@@ -153,9 +146,9 @@ export function PartitionView({
           )}
         </svg>
       </Enlargeable>
-      <p data-operate="" className={styles.hint}>
+      <p data-operate="" className={shared.hint}>
         {t('hint')}
       </p>
-    </div>
+    </Task>
   );
 }

@@ -1,15 +1,14 @@
 'use client';
 
-import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import type { SelectPointModel } from '@/core/interactions/select-point';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
-import { PointHandle } from '../shared/stage/Pointable';
+import { PointHandles } from '../shared/stage/Pointable';
 import pointable from '../shared/stage/pointable.module.css';
 import { Stage } from '../shared/stage/Stage';
+import { Task } from '../shared/Task';
 import { usePoints } from '../shared/usePoints';
 import type { InteractionProps } from '../types';
 
@@ -17,51 +16,49 @@ import type { InteractionProps } from '../types';
 export function SelectPointView(props: InteractionProps<SelectPointModel>) {
   const { model, slots, readOnly } = props;
   const t = useTranslations('interactions.graphic');
-  const id = useId();
-  const { points, notice, add, move, remove, clear } = usePoints(props, model.counts.maximum);
-  const middle = { x: (model.picture.width ?? 400) / 2, y: (model.picture.height ?? 300) / 2 };
+  const placed = usePoints(props, model.counts.maximum);
+  const { points, add } = placed;
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <CountChip counts={model.counts} chosen={points.length} />
       <Stage
         name={t('picture')}
         picture={model.picture}
         assetUrl={slots.assetUrl}
         onPoint={readOnly ? undefined : add}
-        over={(size) =>
-          points.map((point, i) => (
-            <PointHandle
-              key={i}
-              point={point}
-              size={size}
-              readOnly={readOnly}
-              label={t('point', { index: i + 1, total: points.length })}
-              onMove={(to) => move(i, to)}
-              onRemove={() => remove(i)}
+        over={(size) => (
+          <PointHandles
+            placed={placed}
+            size={size}
+            readOnly={readOnly}
+            labelOf={(place) => t('point', place)}
+            draw={(i) => <span className={pointable.pin}>{points.length > 1 ? i + 1 : ''}</span>}
+          />
+        )}
+        below={({ width, height }) => (
+          <div data-operate="" className={pointable.buttons}>
+            <button
+              type="button"
+              className={shared.button}
+              onClick={() => add({ x: width / 2, y: height / 2 })}
             >
-              <span className={pointable.pin}>{points.length > 1 ? i + 1 : ''}</span>
-            </PointHandle>
-          ))
-        }
+              {t('addPoint')}
+            </button>
+            <button
+              type="button"
+              className={shared.button}
+              disabled={points.length === 0}
+              onClick={placed.clear}
+            >
+              {t('removeAll')}
+            </button>
+          </div>
+        )}
       />
-      <div data-operate="" className={pointable.buttons}>
-        <button type="button" className={shared.button} onClick={() => add(middle)}>
-          {t('addPoint')}
-        </button>
-        <button type="button" className={shared.button} disabled={points.length === 0} onClick={clear}>
-          {t('removeAll')}
-        </button>
-      </div>
-      <p data-operate="" className={pointable.hint}>
+      <p data-operate="" className={shared.hint}>
         {t('pointHint')}
       </p>
-      <Notice words={notice} />
-    </div>
+      <Notice words={placed.notice} />
+    </Task>
   );
 }

@@ -3,6 +3,7 @@
 import { Unlink } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
+import shared from '../shared.module.css';
 import styles from './pairs.module.css';
 import type { Joining } from './useJoining';
 
@@ -26,7 +27,7 @@ export function PairList({ joining, nameOf, draw }: Props) {
           <span className={styles.end}>{draw(b)}</span>
           <button
             type="button"
-            className={styles.part}
+            className={shared.quiet}
             aria-label={t('part', { a: nameOf(a), b: nameOf(b) })}
             title={t('partShort')}
             onClick={() => joining.part(a, b)}

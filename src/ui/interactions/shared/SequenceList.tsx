@@ -3,6 +3,7 @@
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
+import shared from '../shared.module.css';
 import styles from './sequence.module.css';
 
 interface Props {
@@ -24,7 +25,7 @@ export function SequenceList({ sequence, nameOf, draw, onMove, onRemove }: Props
         const button = (key: 'up' | 'down' | 'out', icon: ReactNode, act: () => void, disabled = false) => (
           <button
             type="button"
-            className={styles.button}
+            className={shared.quiet}
             aria-label={t(key, { name })}
             title={t(`${key}Short`)}
             disabled={disabled}

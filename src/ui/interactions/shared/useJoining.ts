@@ -46,7 +46,11 @@ export function useJoining(
     held,
     notice,
     put,
-    letGo: () => setHeld(null),
+    /** Puts down what is held; false when nothing is. */
+    letGo: (): boolean => {
+      setHeld(null);
+      return held !== null;
+    },
     press: (identifier: string) => {
       if (held === identifier) {
         setHeld(null);

@@ -58,3 +58,4 @@ export function usePoints(
     },
   };
 }
+export type PlacedPoints = ReturnType<typeof usePoints>;

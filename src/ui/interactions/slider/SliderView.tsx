@@ -6,6 +6,7 @@ import { sliderText, type SliderModel } from '@/core/interactions/slider';
 import { responseTexts } from '@/core/item/response';
 import { Prompt } from '../Prompt';
 import type { InteractionProps } from '../types';
+import shared from '../shared.module.css';
 import styles from './slider.module.css';
 
 /** A value between two bounds: the browser's own slider. "Not set yet" until the student has moved or pressed it. */
@@ -50,7 +51,7 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
         <span>{sliderText(model.reverse ? model.lower : model.upper)}</span>
       </div>
       {answer === undefined && (
-        <p data-operate="" className={styles.hint}>
+        <p data-operate="" className={shared.hint}>
           {t('hint')}
         </p>
       )}

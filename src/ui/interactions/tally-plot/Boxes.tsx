@@ -1,29 +1,21 @@
 'use client';
 
-import {
-  DndContext,
-  PointerSensor,
-  pointerWithin,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
-import { SILENT } from '../shared/placing/PlacingArea';
+import { QUIET, useDragSensors } from '../shared/placing/dragging';
 import styles from './tallyPlot.module.css';
 import { ValueField, type PlotProps } from './ValueField';
 
 /** Boxes with counters: dragged in from the supply, out again, or from box to box; the buttons do the same. */
 export function Boxes({ model, values, set, move, readOnly }: PlotProps) {
   const t = useTranslations('interactions.tallyPlot');
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const sensors = useDragSensors();
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={pointerWithin}
-      accessibility={{ announcements: SILENT, screenReaderInstructions: { draggable: '' } }}
+      accessibility={QUIET}
       onDragEnd={({ active, over }) => {
         const from = active.data.current?.box as number | null;
         const to = over === null ? null : Number(over.id);

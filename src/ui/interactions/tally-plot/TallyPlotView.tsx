@@ -1,11 +1,10 @@
 'use client';
 
-import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import { moveCounter, onStep, setValue, valuesOf, type TallyPlotModel } from '@/core/interactions/tally-plot';
 import { Enlargeable } from '../../kit/Enlargeable';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import { Boxes } from './Boxes';
 import { Columns } from './Columns';
@@ -15,7 +14,6 @@ import styles from './tallyPlot.module.css';
 export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
   const { model, response, onAnswer, slots, announce, readOnly } = props;
   const t = useTranslations('interactions.tallyPlot');
-  const id = useId();
   const values = valuesOf(model, response);
   const set = (index: number, value: number) => {
     const to = onStep(model, value);
@@ -32,13 +30,7 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
   };
   const Plot = model.kind === 'counters' ? Boxes : Columns;
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <Enlargeable name={t(`kind.${model.kind}`)}>
         <div data-operate="" className={styles.top}>
           <button
@@ -56,9 +48,9 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
         <Plot model={model} values={values} set={set} move={move} readOnly={readOnly} />
         {model.axisLabel !== '' && <p className={styles.axisLabel}>{model.axisLabel}</p>}
       </Enlargeable>
-      <p data-operate="" className={styles.hint}>
+      <p data-operate="" className={shared.hint}>
         {t(`hint.${model.kind}`)}
       </p>
-    </div>
+    </Task>
   );
 }

@@ -1,14 +1,14 @@
 'use client';
 
 import { Paperclip, Trash2 } from 'lucide-react';
-import { useId, useRef, useState, type DragEvent } from 'react';
+import { useRef, useState, type DragEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { bytesIn, fileText, MAX_FILE_BYTES, readFile } from '@/core/interactions/file';
 import { takesType, type UploadModel } from '@/core/interactions/upload';
 import { responseTexts } from '@/core/item/response';
-import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
+import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './upload.module.css';
 
@@ -31,7 +31,6 @@ export function UploadView({
   position,
 }: InteractionProps<UploadModel>) {
   const t = useTranslations('interactions.upload');
-  const id = useId();
   const inputRef = useRef<HTMLInputElement>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const [over, setOver] = useState(false);
@@ -65,13 +64,7 @@ export function UploadView({
     void take(event.dataTransfer.files[0]);
   };
   return (
-    <div
-      role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      data-unit="box"
-      data-unit-key={model.responseIdentifier}
-    >
-      <Prompt id={id} content={model.prompt} slots={slots} />
+    <Task model={model} slots={slots}>
       <div
         className={styles.area}
         data-over={over || undefined}
@@ -126,6 +119,6 @@ export function UploadView({
           : t('limit', { limit })}
       </p>
       <Notice words={notice} />
-    </div>
+    </Task>
   );
 }

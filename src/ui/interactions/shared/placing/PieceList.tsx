@@ -2,26 +2,19 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { useTranslations } from 'use-intl';
-import type { Content } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../../content/ContentView';
-import { LIST } from './PlacingArea';
+import { LIST } from './dragging';
 import styles from './placing.module.css';
-import type { Held, Placing } from './usePlacing';
+import type { Held, Piece, Placing } from './usePlacing';
 
-export interface Piece {
-  readonly identifier: string;
-  readonly matchMax: number;
-  readonly content: Content;
-}
 interface Props {
   readonly placing: Placing;
-  readonly pieces: readonly Piece[];
   readonly slots: ContentSlots;
   readonly onKeyPick: () => void;
 }
 
 /** The pieces not placed yet. Something placed can be brought back here. */
-export function PieceList({ placing, pieces, slots, onKeyPick }: Props) {
+export function PieceList({ placing, slots, onKeyPick }: Props) {
   const t = useTranslations('interactions.placing');
   const { setNodeRef, isOver } = useDroppable({ id: LIST });
   return (
@@ -35,7 +28,7 @@ export function PieceList({ placing, pieces, slots, onKeyPick }: Props) {
       data-unit="choice"
       data-unit-key="list"
     >
-      {pieces.map((piece) => (
+      {placing.pieces.map((piece) => (
         <ListedPiece
           key={piece.identifier}
           piece={piece}
@@ -53,12 +46,7 @@ export function PieceList({ placing, pieces, slots, onKeyPick }: Props) {
   );
 }
 
-function ListedPiece({
-  piece,
-  placing,
-  slots,
-  onKeyPick,
-}: Omit<Props, 'pieces'> & { readonly piece: Piece }) {
+function ListedPiece({ piece, placing, slots, onKeyPick }: Props & { readonly piece: Piece }) {
   const t = useTranslations('interactions.placing');
   const left = placing.left(piece);
   const held = placing.isHeld(piece.identifier, null);

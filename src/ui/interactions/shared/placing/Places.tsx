@@ -3,7 +3,6 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import type { CSSProperties, ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Content } from '@/core/item/content';
 import { ContentView, type ContentSlots } from '../../../content/ContentView';
 import styles from './placing.module.css';
 import { sentence, type Held, type Placing } from './usePlacing';
@@ -11,7 +10,6 @@ import { sentence, type Held, type Placing } from './usePlacing';
 interface PlaceProps {
   readonly place: string;
   readonly placing: Placing;
-  readonly contentOf: (piece: string) => Content;
   readonly slots: ContentSlots;
   readonly style?: CSSProperties;
   /** `gap` in a line of text, `spot` over a picture, `bin` a box of its own. */
@@ -19,7 +17,7 @@ interface PlaceProps {
 }
 
 /** A place for one piece: one button, filled or empty. */
-export function Slot({ place, placing, contentOf, slots, style, look }: PlaceProps) {
+export function Slot({ place, placing, slots, style, look }: PlaceProps) {
   const t = useTranslations('interactions.placing');
   const [inside] = placing.inside(place);
   const { setNodeRef: setDrop, isOver } = useDroppable({ id: place });
@@ -67,22 +65,14 @@ export function Slot({ place, placing, contentOf, slots, style, look }: PlacePro
       {inside === undefined ? (
         <span aria-hidden="true">{'\u00a0'}</span>
       ) : (
-        <ContentView content={contentOf(inside)} slots={slots} />
+        <ContentView content={placing.contentOf(inside)} slots={slots} />
       )}
     </button>
   );
 }
 
 /** A place for several pieces: a box with the pieces in it, and a button that puts in what is held. */
-export function Bin({
-  place,
-  placing,
-  contentOf,
-  slots,
-  style,
-  look,
-  children,
-}: PlaceProps & { children?: ReactNode }) {
+export function Bin({ place, placing, slots, style, look, children }: PlaceProps & { children?: ReactNode }) {
   const t = useTranslations('interactions.placing');
   const inside = placing.inside(place);
   const { setNodeRef, isOver } = useDroppable({ id: place });
@@ -103,14 +93,7 @@ export function Bin({
     >
       {children}
       {inside.map((piece) => (
-        <InBin
-          key={piece}
-          piece={piece}
-          place={place}
-          placing={placing}
-          contentOf={contentOf}
-          slots={slots}
-        />
+        <InBin key={piece} piece={piece} place={place} placing={placing} slots={slots} />
       ))}
       <button
         type="button"
@@ -134,7 +117,6 @@ function InBin({
   piece,
   place,
   placing,
-  contentOf,
   slots,
 }: Omit<PlaceProps, 'look' | 'style'> & { readonly piece: string }) {
   const t = useTranslations('interactions.placing');
@@ -164,7 +146,7 @@ function InBin({
         }
       }}
     >
-      <ContentView content={contentOf(piece)} slots={slots} />
+      <ContentView content={placing.contentOf(piece)} slots={slots} />
     </button>
   );
 }

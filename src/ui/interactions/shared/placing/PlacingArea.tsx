@@ -4,18 +4,20 @@ import {
   closestCenter,
   DndContext,
   DragOverlay,
-  PointerSensor,
   pointerWithin,
-  useSensor,
-  useSensors,
-  type Announcements,
   type CollisionDetection,
 } from '@dnd-kit/core';
-import { useRef, useState, type ReactNode, type RefObject } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
+import type { InteractionModel } from '@/core/interactions/types';
+import type { ContentSlots } from '../../../content/ContentView';
+import { Notice } from '../Notice';
+import { Task } from '../Task';
+import { LIST, QUIET, useDragSensors } from './dragging';
+import { PieceList } from './PieceList';
 import styles from './placing.module.css';
+import { PlacingHint } from './PlacingHint';
 import type { Held, Placing } from './usePlacing';
 
-export const LIST = 'able-list';
 /** How near beside a place a drop still goes in, as a part of the dragged piece's width. */
 const NEAR = 1.2;
 
@@ -33,31 +35,24 @@ const nearPlace: CollisionDetection = (args) => {
   return under;
 };
 
-/** Our own moves are announced (usePlacing), so the library's words are switched off. */
-export const SILENT: Announcements = {
-  onDragStart: () => undefined,
-  onDragOver: () => undefined,
-  onDragEnd: () => undefined,
-  onDragCancel: () => undefined,
-};
-
 interface Props {
   readonly placing: Placing;
-  readonly labelledBy: string | undefined;
-  readonly rootRef?: RefObject<HTMLDivElement | null>;
+  readonly model: InteractionModel;
+  readonly slots: ContentSlots;
+  /** The places: a text with gaps, a picture, a list. */
   readonly children: ReactNode;
 }
 
-/** Where pieces are dragged about. Escape puts down what is held, from anywhere inside. */
-export function PlacingArea({ placing, labelledBy, rootRef, children }: Props) {
+/** A task in which pieces are placed: what is asked, the pieces, their places, what to do next. */
+export function PlacingArea({ placing, model, slots, children }: Props) {
   const [dragged, setDragged] = useState<Held | null>(null);
-  const ownRef = useRef<HTMLDivElement>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const rootRef = useRef<HTMLDivElement>(null);
+  const sensors = useDragSensors();
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={nearPlace}
-      accessibility={{ announcements: SILENT, screenReaderInstructions: { draggable: '' } }}
+      accessibility={QUIET}
       onDragStart={({ active }) => {
         placing.letGo();
         setDragged(active.data.current as Held);
@@ -70,23 +65,19 @@ export function PlacingArea({ placing, labelledBy, rootRef, children }: Props) {
         else if (held.from) placing.remove(held.piece, held.from);
       }}
     >
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape puts down from anywhere inside */}
-      <div
-        ref={rootRef ?? ownRef}
+      <Task
+        ref={rootRef}
+        model={model}
+        slots={slots}
         className={styles.block}
-        data-placing=""
-        role="group"
-        aria-labelledby={labelledBy}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape' && placing.held) {
-            event.stopPropagation();
-            event.preventDefault();
-            placing.letGo();
-          }
-        }}
+        unit={false}
+        onEscape={placing.letGo}
       >
+        <PieceList placing={placing} slots={slots} onKeyPick={() => focusFirstPlace(rootRef.current)} />
         {children}
-      </div>
+        <PlacingHint placing={placing} />
+        <Notice words={placing.notice} />
+      </Task>
       <DragOverlay dropAnimation={null}>
         {dragged && (
           <span className={styles.piece} data-held>
@@ -99,7 +90,7 @@ export function PlacingArea({ placing, labelledBy, rootRef, children }: Props) {
 }
 
 /** Where the keyboard goes after a piece was picked up: the first empty place, else the first. */
-export function focusFirstPlace(root: HTMLElement | null): void {
+function focusFirstPlace(root: HTMLElement | null): void {
   const target =
     root?.querySelector<HTMLElement>('[data-place]:not([data-filled])') ??
     root?.querySelector<HTMLElement>('[data-place]');

@@ -12,6 +12,7 @@ import {
   type Board,
   type Placement,
 } from '@/core/interactions/placing';
+import { contentText, type Content } from '@/core/item/content';
 import { forCardinality } from '@/core/item/response';
 import type { InteractionProps } from '../../types';
 
@@ -24,6 +25,13 @@ export interface Held {
 /** Words at the beginning of a label or sentence: a place may be called "box 2 of 3". */
 export const sentence = (words: string): string => words.charAt(0).toLocaleUpperCase() + words.slice(1);
 
+/** What can be placed, with what it shows. */
+export interface Piece {
+  readonly identifier: string;
+  readonly matchMax: number;
+  readonly content: Content;
+}
+
 type Answering = Pick<InteractionProps, 'response' | 'shape' | 'onAnswer' | 'announce' | 'readOnly'>;
 
 /**
@@ -33,13 +41,16 @@ type Answering = Pick<InteractionProps, 'response' | 'shape' | 'onAnswer' | 'ann
 export function usePlacing(
   { response, shape, onAnswer, announce, readOnly }: Answering,
   board: Board,
-  nameOf: (piece: string) => string,
+  pieces: readonly Piece[],
   placeName: (place: string) => string,
 ) {
   const t = useTranslations('interactions.placing');
   const [held, setHeld] = useState<Held | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const placement = placementOf(response);
+  const contentOf = (identifier: string): Content =>
+    pieces.find((one) => one.identifier === identifier)?.content ?? [{ kind: 'text', text: identifier }];
+  const nameOf = (identifier: string): string => contentText(contentOf(identifier)) || identifier;
 
   const give = (next: Placement) => {
     onAnswer(forCardinality(pairsOf(board, next), shape.cardinality));
@@ -94,11 +105,11 @@ export function usePlacing(
   };
 
   return {
-    board,
-    placement,
+    pieces,
     held,
     notice,
     readOnly,
+    contentOf,
     nameOf,
     placeName,
     inside: (place: string) => piecesIn(placement, place),
@@ -106,7 +117,11 @@ export function usePlacing(
     isHeld: (piece: string, from: string | null) => held?.piece === piece && held.from === from,
     put,
     remove,
-    letGo: () => setHeld(null),
+    /** Puts down what is held; false when nothing is. */
+    letGo: (): boolean => {
+      setHeld(null);
+      return held !== null;
+    },
     pressPiece: (piece: string) => hold({ piece, from: null }),
     pressInside: (piece: string, place: string) => {
       if (held && held.from !== place) put(held, place);

@@ -3,6 +3,7 @@
 import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { PicturePoint } from '@/core/interactions/pointing';
+import type { PlacedPoints } from '../usePoints';
 import type { StageSize } from './Stage';
 import styles from './pointable.module.css';
 
@@ -20,7 +21,7 @@ interface HandleProps {
 const STEP = 1;
 
 /** Something that sits on a point of the picture: dragged, moved by the arrow keys, taken away by Delete. */
-export function PointHandle({ point, size, label, children, onMove, onRemove, readOnly }: HandleProps) {
+function PointHandle({ point, size, label, children, onMove, onRemove, readOnly }: HandleProps) {
   const t = useTranslations('interactions.graphic');
   const [dragged, setDragged] = useState<PicturePoint | null>(null);
   const grip = useRef<{ dx: number; dy: number } | null>(null);
@@ -86,4 +87,30 @@ export function PointHandle({ point, size, label, children, onMove, onRemove, re
       {children}
     </button>
   );
+}
+
+interface PointsProps {
+  readonly placed: PlacedPoints;
+  readonly size: StageSize;
+  readonly readOnly: boolean;
+  readonly labelOf: (place: { index: number; total: number }) => string;
+  readonly draw: (index: number) => ReactNode;
+}
+
+/** All points set on a picture, each with its handle. */
+export function PointHandles({ placed, size, readOnly, labelOf, draw }: PointsProps) {
+  const total = placed.points.length;
+  return placed.points.map((point, i) => (
+    <PointHandle
+      key={i}
+      point={point}
+      size={size}
+      readOnly={readOnly}
+      label={labelOf({ index: i + 1, total })}
+      onMove={(to) => placed.move(i, to)}
+      onRemove={() => placed.remove(i)}
+    >
+      {draw(i)}
+    </PointHandle>
+  ));
 }

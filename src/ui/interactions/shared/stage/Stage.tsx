@@ -17,13 +17,16 @@ interface StageProps {
   readonly shapes?: (size: StageSize) => ReactNode;
   /** Buttons and pieces over the picture, placed in per cent of it. */
   readonly over?: (size: StageSize) => ReactNode;
+  /** Controls before and after the picture, which need its size; they come along when it is enlarged. */
+  readonly above?: (size: StageSize) => ReactNode;
+  readonly below?: (size: StageSize) => ReactNode;
   /** A press on the picture itself, in its pixels. */
   readonly onPoint?: (point: PicturePoint) => void;
   readonly name: string;
 }
 
 /** A picture to work on, as wide as there is room and never wider than it is; everything over it scales with it. */
-export function Stage({ picture, assetUrl, shapes, over, onPoint, name }: StageProps) {
+export function Stage({ picture, assetUrl, shapes, over, above, below, onPoint, name }: StageProps) {
   const [natural, setNatural] = useState<StageSize | null>(null);
   const stageRef = useRef<HTMLDivElement>(null);
   const size: StageSize = {
@@ -40,6 +43,7 @@ export function Stage({ picture, assetUrl, shapes, over, onPoint, name }: StageP
   };
   return (
     <Enlargeable name={name} widest={`${size.width / 16}rem`}>
+      {above?.(size)}
       <div
         ref={stageRef}
         className={styles.stage}
@@ -70,6 +74,7 @@ export function Stage({ picture, assetUrl, shapes, over, onPoint, name }: StageP
         )}
         {over?.(size)}
       </div>
+      {below?.(size)}
     </Enlargeable>
   );
 }

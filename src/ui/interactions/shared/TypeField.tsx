@@ -1,44 +1,40 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { useTranslations } from 'use-intl';
-import { exactOf } from '@/core/interactions/quantity';
-import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
-import styles from './numberLine.module.css';
 
-interface Props {
+interface Props<Value> {
   readonly label: string;
   readonly action: string;
-  readonly within: (value: Rational) => boolean;
-  /** What to say of a value that is off the line. */
-  readonly outside: string;
-  readonly onValue: (value: Rational) => void;
+  readonly example?: string;
+  readonly size: number;
+  /** The value a text means, or in words why it means none. */
+  readonly read: (text: string) => { readonly value: Value } | { readonly problem: string };
+  readonly onValue: (value: Value) => void;
 }
 
-/** A value typed as a decimal or a fraction; what is no number is said at once and kept. */
-export function TypeValue({ label, action, within, outside, onValue }: Props) {
-  const t = useTranslations('interactions.numberLine');
+/** Something typed instead of pressed; what cannot be read is said at once and kept. */
+export function TypeField<Value>({ label, action, example, size, read, onValue }: Props<Value>) {
   const id = useId();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const give = () => {
     if (text.trim() === '') return;
-    const value = exactOf(text);
-    if (!value) return setProblem(t('notANumber'));
-    if (!within(value)) return setProblem(outside);
+    const found = read(text);
+    if ('problem' in found) return setProblem(found.problem);
     setProblem(null);
     setText('');
-    return onValue(value);
+    return onValue(found.value);
   };
   return (
-    <span className={styles.typed}>
+    <span className={shared.row}>
       <label>
         {label}{' '}
         <input
           className={shared.field}
           value={text}
-          size={7}
+          size={size}
+          placeholder={example}
           aria-invalid={problem !== null || undefined}
           aria-describedby={problem === null ? undefined : id}
           onChange={(event) => {

@@ -1,0 +1,72 @@
+'use client';
+
+import { useRef, useState, type PointerEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import type { PicturePoint } from '@/core/interactions/pointing';
+import type { StageSize } from '../shared/stage/Stage';
+import styles from './positionObject.module.css';
+
+interface Props {
+  readonly src: string;
+  readonly alt: string;
+  readonly width: number;
+  readonly height: number;
+  readonly size: StageSize;
+  readonly onPut: (point: PicturePoint) => void;
+}
+
+/** The object to put down: dragged onto the stage, or pressed, which puts it into the middle. */
+export function ObjectSource({ src, alt, width, height, size, onPut }: Props) {
+  const t = useTranslations('interactions.graphic');
+  const draggedRef = useRef(false);
+  const [carried, setCarried] = useState<{ x: number; y: number } | null>(null);
+  const drop = (event: PointerEvent<HTMLElement>) => {
+    const frame = event.currentTarget.closest('[data-frame]');
+    const box = frame?.querySelector('[data-stage]')?.getBoundingClientRect();
+    if (!box) return;
+    const [x, y] = [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
+    if (x >= 0 && x <= 1 && y >= 0 && y <= 1) onPut({ x: x * size.width, y: y * size.height });
+  };
+  return (
+    <>
+      <button
+        type="button"
+        className={styles.source}
+        data-object=""
+        onClick={() => {
+          // A drag that ended on the stage has put the object down already.
+          if (!draggedRef.current) onPut({ x: size.width / 2, y: size.height / 2 });
+          draggedRef.current = false;
+        }}
+        onPointerDown={(event) => {
+          draggedRef.current = false;
+          event.currentTarget.setPointerCapture(event.pointerId);
+        }}
+        onPointerMove={(event) => {
+          if (event.buttons !== 1) return;
+          draggedRef.current = true;
+          setCarried({ x: event.clientX, y: event.clientY });
+        }}
+        onPointerUp={(event) => {
+          if (!carried) return;
+          setCarried(null);
+          drop(event);
+        }}
+        onPointerCancel={() => setCarried(null)}
+      >
+        <img src={src} alt={alt} width={width} height={height} draggable={false} />
+        {t('putDown')}
+      </button>
+      {carried && (
+        <img
+          className={styles.carried}
+          src={src}
+          alt=""
+          width={width}
+          height={height}
+          style={{ left: carried.x, top: carried.y }}
+        />
+      )}
+    </>
+  );
+}
