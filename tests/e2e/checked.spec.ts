@@ -26,6 +26,22 @@ test('a question checked on the way: not yet, then right, then closed, and still
   await expect(page.getByRole('radio', { name: '07:12' })).toBeChecked();
 });
 
+test('a check that does not get through says that nothing was checked, and the answer stays', async ({
+  page,
+  sharedApp: app,
+}) => {
+  await startTest(page, app, 'wren', WHICH);
+  await goTo(page, numberOf('end-attempt-2'));
+  await page.getByRole('textbox').fill('1');
+  await page.route('**/check', (route) => route.abort());
+  await page.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(page.locator('[data-progress]')).toContainText('nothing was checked yet');
+  await expect(page.getByRole('textbox')).toHaveValue('1');
+  await page.unroute('**/check');
+  await page.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(page.getByText('Not yet. Look again and try once more.')).toBeVisible();
+});
+
 test('a finger drags a piece into its box, and the page does not move under it', async ({
   browser,
   sharedApp: app,

@@ -1,50 +1,22 @@
 import * as v from '../item/value';
 import type { BaseType, Scalar, Value } from '../item/value';
 import { isInside, isShape, parseCoords } from '../geometry/areas';
+import { ARITHMETIC, rounded } from './arithmetic';
+import { CONTAINERS } from './containers';
 import type { Scope } from './context';
 import { customOperator } from './custom';
 import { mapPoints, mapValue } from './mapping';
 import * as n from './numbers';
 import { matchesPattern } from './pattern';
+import { answer, numberOrVariable, text, truth, type Operator } from './operator';
 import type { Expression } from './program';
 import { testExpression } from './testExpressions';
-
-type Operator = (args: readonly Value[], expression: Expression, scope: Scope) => Value;
-
-const truth = (value: Value | undefined): boolean | null =>
-  value !== undefined && value !== null && value.cardinality === 'single' && typeof value.value === 'boolean'
-    ? value.value
-    : null;
-const text = (value: Value | undefined): string | null =>
-  value !== undefined && value !== null && value.cardinality === 'single' && !v.isNull(value)
-    ? v.formatScalar(value.value)
-    : null;
-const answer = (value: boolean | null): Value => (value === null ? null : v.boolean(value));
-
-/** An attribute that is a number or the name of a variable holding one. */
-function numberOrVariable(source: string | undefined, scope: Scope): number | null {
-  if (source === undefined) return null;
-  const number = Number(source);
-  return source.trim() !== '' && Number.isFinite(number)
-    ? number
-    : n.numberOf(scope.variables.get(source)?.value);
-}
 
 const both =
   (compare: (a: number, b: number) => boolean): Operator =>
   ([left, right]) => {
     const [a, b] = [n.numberOf(left), n.numberOf(right)];
     return a === null || b === null ? null : v.boolean(compare(a, b));
-  };
-
-/** Arithmetic over all numbers of all children: an integer when all are, else a float; NULL when any is NULL. */
-const fold =
-  (compute: (numbers: readonly number[]) => number): Operator =>
-  (args) => {
-    const numbers = n.numbersOf(args);
-    if (!numbers || numbers.length === 0) return null;
-    const result = compute(numbers);
-    return n.allIntegers(args) && Number.isInteger(result) ? v.integer(result) : v.float(result);
   };
 
 const variable: Operator = (_args, { attributes }, scope) => {
@@ -54,19 +26,6 @@ const variable: Operator = (_args, { attributes }, scope) => {
   if (scope.test && item && name) return scope.test.itemVariable(item, name, weight) ?? null;
   return scope.variables.get(identifier)?.value ?? null;
 };
-
-const collect =
-  (cardinality: 'multiple' | 'ordered'): Operator =>
-  (args) => {
-    const values = args.filter(
-      (arg): arg is v.SingleValue | v.ContainerValue =>
-        arg !== null && !v.isNull(arg) && arg.cardinality !== 'record',
-    );
-    const [first] = values;
-    if (!first) return null;
-    const baseType = values.some((arg) => arg.baseType === 'float') ? 'float' : first.baseType;
-    return v.container(cardinality, baseType, values.flatMap(v.scalarsOf));
-  };
 
 const and: Operator = (args) => {
   const truths = args.map(truth);
@@ -110,74 +69,11 @@ const equal: Operator = ([left, right], { attributes }, scope) => {
   return v.boolean(lowIn && highIn);
 };
 
-function rounded(x: number, attributes: Readonly<Record<string, string>>, scope: Scope): number | null {
-  const figures = numberOrVariable(attributes.figures, scope);
-  if (figures === null) return null;
-  return attributes['rounding-mode'] === 'decimalPlaces'
-    ? n.toDecimalPlaces(x, figures)
-    : n.toSignificantFigures(x, figures);
-}
-
 const equalRounded: Operator = ([left, right], { attributes }, scope) => {
   const [x, y] = [n.numberOf(left), n.numberOf(right)];
   if (x === null || y === null) return null;
   const [a, b] = [rounded(x, attributes, scope), rounded(y, attributes, scope)];
   return a === null || b === null ? null : v.boolean(v.floatsEqual(a, b));
-};
-
-/** A bag in a bag; a list as an unbroken run of a list (QTI 3.0, "contains"). */
-const contains: Operator = ([whole, part]) => {
-  if (v.isNull(whole ?? null) || v.isNull(part ?? null) || !whole || !part) return null;
-  if (whole.cardinality === 'record' || part.cardinality === 'record') return null;
-  const { baseType } = whole;
-  const [outer, inner] = [v.scalarsOf(whole), v.scalarsOf(part)];
-  if (whole.cardinality === 'ordered') {
-    const starts = outer.length - inner.length;
-    for (let start = 0; start <= starts; start += 1) {
-      if (inner.every((one, i) => v.scalarsEqual(one, outer[start + i] ?? '', baseType)))
-        return v.boolean(true);
-    }
-    return v.boolean(false);
-  }
-  const rest = [...outer];
-  return v.boolean(
-    inner.every((one) => {
-      const at = rest.findIndex((other) => v.scalarsEqual(one, other, baseType));
-      if (at >= 0) rest.splice(at, 1);
-      return at >= 0;
-    }),
-  );
-};
-
-const member: Operator = ([one, whole]) => {
-  if (
-    !one ||
-    !whole ||
-    v.isNull(one) ||
-    v.isNull(whole) ||
-    one.cardinality !== 'single' ||
-    whole.cardinality === 'record'
-  )
-    return null;
-  return v.boolean(v.scalarsOf(whole).some((other) => v.scalarsEqual(one.value, other, whole.baseType)));
-};
-
-const remove: Operator = ([one, whole]) => {
-  if (!one || !whole || v.isNull(one) || v.isNull(whole) || one.cardinality !== 'single') return null;
-  if (whole.cardinality === 'record' || whole.cardinality === 'single') return null;
-  const { baseType, cardinality } = whole;
-  return v.container(
-    cardinality,
-    baseType,
-    whole.values.filter((other) => !v.scalarsEqual(one.value, other, baseType)),
-  );
-};
-
-const index: Operator = ([list], { attributes }, scope) => {
-  const at = numberOrVariable(attributes.n, scope);
-  if (at === null || !list || list.cardinality !== 'ordered') return null;
-  const scalar = list.values[at - 1];
-  return scalar === undefined ? null : v.single(list.baseType, scalar);
 };
 
 const inside: Operator = ([points], { attributes }) => {
@@ -192,16 +88,6 @@ const inside: Operator = ([points], { attributes }) => {
   );
 };
 
-const repeat: Operator = (args, { attributes }, scope) => {
-  const times = numberOrVariable(attributes['number-repeats'], scope);
-  if (times === null || times < 1) return null;
-  const once = collect('ordered')(args, EMPTY, scope);
-  if (!once || once.cardinality !== 'ordered') return null;
-  const copies = Math.min(times, Math.floor(10_000 / once.values.length));
-  return v.container('ordered', once.baseType, Array.from({ length: copies }, () => once.values).flat());
-};
-const EMPTY: Expression = { op: '', attributes: {}, args: [], text: '', line: 0 };
-
 const randomNumber =
   (whole: boolean): Operator =>
   (_args, { attributes }, scope) => {
@@ -211,28 +97,6 @@ const randomNumber =
     if (!whole) return v.float(min + scope.random() * (max - min));
     const step = Math.max(1, numberOrVariable(attributes.step, scope) ?? 1);
     return v.integer(min + step * Math.floor(scope.random() * (Math.floor((max - min) / step) + 1)));
-  };
-
-const pickOne: Operator = ([from], _expression, scope) => {
-  if (!from || v.isNull(from) || from.cardinality === 'record') return null;
-  const scalars = v.scalarsOf(from);
-  const scalar = scalars[Math.floor(scope.random() * scalars.length)];
-  return scalar === undefined ? null : v.single(from.baseType, scalar);
-};
-
-const wholeDivision =
-  (compute: (a: number, b: number) => number): Operator =>
-  ([left, right]) => {
-    const [a, b] = [n.numberOf(left), n.numberOf(right)];
-    return a === null || b === null || b === 0 ? null : v.integer(compute(a, b));
-  };
-
-const oneNumber =
-  (compute: (x: number) => number, result: 'integer' | 'float'): Operator =>
-  ([arg]) => {
-    const x = n.numberOf(arg);
-    if (x === null) return null;
-    return result === 'integer' ? v.integer(compute(x)) : v.float(compute(x));
   };
 
 const stringTest =
@@ -271,20 +135,9 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
   'random-float': randomNumber(false),
   'math-constant': (_args, { attributes }) =>
     v.float(attributes.name === 'e' ? Math.E : attributes.name === 'pi' ? Math.PI : NaN),
-  multiple: collect('multiple'),
-  ordered: collect('ordered'),
-  'container-size': ([arg]) =>
-    v.integer(
-      arg && arg.cardinality === 'record' ? Object.keys(arg.fields).length : v.scalarsOf(arg ?? null).length,
-    ),
+  ...CONTAINERS,
+  ...ARITHMETIC,
   'is-null': ([arg]) => v.boolean(v.isNull(arg ?? null)),
-  index,
-  'field-value': ([arg], { attributes }) =>
-    arg && arg.cardinality === 'record' ? (arg.fields[attributes['field-identifier'] ?? ''] ?? null) : null,
-  random: pickOne,
-  member,
-  delete: remove,
-  contains,
   substring: stringTest((part, whole) => whole.includes(part)),
   not: ([arg]) => {
     const known = truth(arg);
@@ -316,44 +169,6 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
   gte: both((a, b) => a >= b || v.floatsEqual(a, b)),
   'duration-lt': both((a, b) => a < b),
   'duration-gte': both((a, b) => a >= b),
-  sum: fold((xs) => xs.reduce((a, b) => a + b, 0)),
-  product: fold((xs) => xs.reduce((a, b) => a * b, 1)),
-  subtract: fold(([a = NaN, b = NaN]) => a - b),
-  divide: ([left, right]) => {
-    const [a, b] = [n.numberOf(left), n.numberOf(right)];
-    return a === null || b === null || b === 0 ? null : v.float(a / b);
-  },
-  power: ([left, right]) => {
-    const [a, b] = [n.numberOf(left), n.numberOf(right)];
-    return a === null || b === null ? null : v.float(Math.pow(a, b));
-  },
-  'integer-divide': wholeDivision((a, b) => Math.floor(a / b)),
-  'integer-modulus': wholeDivision((a, b) => a - b * Math.floor(a / b)),
-  truncate: oneNumber(Math.trunc, 'integer'),
-  round: oneNumber(n.roundHalfUp, 'integer'),
-  'round-to': ([arg], { attributes }, scope) => {
-    const x = n.numberOf(arg);
-    const result = x === null ? null : rounded(x, attributes, scope);
-    return result === null ? null : v.float(result);
-  },
-  'integer-to-float': oneNumber((x) => x, 'float'),
-  min: fold((xs) => Math.min(...xs)),
-  max: fold((xs) => Math.max(...xs)),
-  gcd: fold((xs) => xs.reduce(n.greatestCommonDivisor)),
-  lcm: fold((xs) =>
-    xs.reduce((a, b) => (a === 0 || b === 0 ? 0 : Math.abs(a * b) / n.greatestCommonDivisor(a, b))),
-  ),
-  repeat,
-  'math-operator': (args, { attributes }) => {
-    const [x, y] = [n.numberOf(args[0]), n.numberOf(args[1])];
-    if (x === null || (args.length > 1 && y === null)) return null;
-    const result = n.mathOperator(attributes.name ?? '', x, y);
-    return ['floor', 'ceil'].includes(attributes.name ?? '') ? v.integer(result) : v.float(result);
-  },
-  'stats-operator': (args, { attributes }) => {
-    const xs = n.numbersOf(args);
-    return !xs || xs.length === 0 ? null : v.float(n.statistic(attributes.name ?? '', xs));
-  },
   'custom-operator': (args, { attributes }) => customOperator(attributes, args),
 };
 

@@ -6,7 +6,6 @@ import { uses } from '@/core/interactions/joining';
 import { Notice } from '../shared/Notice';
 import { PairList } from '../shared/PairList';
 import { HotspotShapes, middleOf, Spot } from '../shared/stage/HotspotLayer';
-import pointable from '../shared/stage/pointable.module.css';
 import { Stage } from '../shared/stage/Stage';
 import { useJoining } from '../shared/useJoining';
 import { useSpotNames } from '../shared/useSpotNames';

@@ -5,7 +5,6 @@ import type { GraphicOrderModel } from '@/core/interactions/graphic-order';
 import { Notice } from '../shared/Notice';
 import { SequenceList } from '../shared/SequenceList';
 import { Badge, HotspotShapes, Spot } from '../shared/stage/HotspotLayer';
-import pointable from '../shared/stage/pointable.module.css';
 import { Stage } from '../shared/stage/Stage';
 import { useSequence } from '../shared/useSequence';
 import { useSpotNames } from '../shared/useSpotNames';

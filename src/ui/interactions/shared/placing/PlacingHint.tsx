@@ -1,7 +1,6 @@
 'use client';
 
 import { useTranslations } from 'use-intl';
-import styles from './placing.module.css';
 import shared from '../../shared.module.css';
 import type { Placing } from './usePlacing';
 

@@ -1,0 +1,27 @@
+import * as v from '../item/value';
+import type { Value } from '../item/value';
+import type { Scope } from './context';
+import * as n from './numbers';
+import type { Expression } from './program';
+
+/** What an expression does with the values of its children. Never throws; what cannot be computed is NULL. */
+export type Operator = (args: readonly Value[], expression: Expression, scope: Scope) => Value;
+
+export const truth = (value: Value | undefined): boolean | null =>
+  value !== undefined && value !== null && value.cardinality === 'single' && typeof value.value === 'boolean'
+    ? value.value
+    : null;
+export const text = (value: Value | undefined): string | null =>
+  value !== undefined && value !== null && value.cardinality === 'single' && !v.isNull(value)
+    ? v.formatScalar(value.value)
+    : null;
+export const answer = (value: boolean | null): Value => (value === null ? null : v.boolean(value));
+
+/** An attribute that is a number or the name of a variable holding one. */
+export function numberOrVariable(source: string | undefined, scope: Scope): number | null {
+  if (source === undefined) return null;
+  const number = Number(source);
+  return source.trim() !== '' && Number.isFinite(number)
+    ? number
+    : n.numberOf(scope.variables.get(source)?.value);
+}
