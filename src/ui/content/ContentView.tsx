@@ -64,7 +64,7 @@ function drawPicture(
 ): ReactNode {
   const inside = node.name === 'img' ? [] : drawAll(node.children, { ...slots, enlarge: false });
   return (
-    <Enlargeable key={key} widest="fit-content">
+    <Enlargeable key={key} widest="auto">
       {createElement(node.name, { ...props, key: 'picture' }, ...(node.name === 'img' ? [] : inside))}
     </Enlargeable>
   );

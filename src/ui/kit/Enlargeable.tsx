@@ -25,7 +25,10 @@ function useAlone(element: HTMLElement | null, on: boolean): void {
 interface Props {
   readonly children: ReactNode;
   readonly name?: string;
-  /** Width at which what is inside stops growing in its place, so that the button sits at its corner. */
+  /**
+   * For a picture, which nothing may lie upon: its width. The button stands beside it, or above it where there is no room.
+   * Without, the button sits in the corner, and what is inside keeps that free.
+   */
   readonly widest?: string;
 }
 
@@ -50,7 +53,7 @@ export function Enlargeable({ children, name, widest }: Props) {
       className={styles.frame}
       data-frame=""
       data-large={on || undefined}
-      style={on ? undefined : { maxWidth: widest }}
+      data-beside={widest !== undefined || undefined}
       role={on ? 'dialog' : undefined}
       aria-modal={on || undefined}
       aria-label={on ? (name ?? t('picture')) : undefined}
@@ -78,7 +81,13 @@ export function Enlargeable({ children, name, widest }: Props) {
       >
         {on ? <X size="1.25em" aria-hidden="true" /> : <Maximize2 size="1.125em" aria-hidden="true" />}
       </span>
-      {children}
+      {widest === undefined ? (
+        children
+      ) : (
+        <span className={styles.body} style={{ flexBasis: widest }}>
+          {children}
+        </span>
+      )}
     </span>
   );
 }

@@ -10,6 +10,9 @@ import { Stage } from '../shared/stage/Stage';
 import { useSpotNames } from '../shared/useSpotNames';
 import type { InteractionProps } from '../types';
 
+/** At least as high as its place, and as high as large letters need. */
+const growing = ({ height, ...place }: ReturnType<typeof placeOf>) => ({ ...place, minHeight: height });
+
 /** Pieces onto places of a picture. */
 export function GraphicGapMatchView(props: InteractionProps<GraphicGapMatchModel>) {
   const { model, slots } = props;
@@ -29,7 +32,7 @@ export function GraphicGapMatchView(props: InteractionProps<GraphicGapMatchModel
               capacity={spot.matchMax}
               placing={placing}
               slots={slots}
-              style={placeOf(spot, size)}
+              style={growing(placeOf(spot, size))}
               look="spot"
             />
           ))
