@@ -1,0 +1,72 @@
+import english from '@messages/en.json';
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { IntlProvider } from 'use-intl';
+import type { Content } from '@/core/item/content';
+import { itemFrom } from '@/core/qti/testItem';
+import { ContentView, type ContentSlots } from './ContentView';
+
+const read = (inside: string): Content => itemFrom(`<qti-item-body>${inside}</qti-item-body>`).item.body;
+const show = (content: Content, slots: Partial<ContentSlots> = {}) =>
+  render(
+    <IntlProvider locale="en" messages={english}>
+      <div data-announcer="" />
+      <p>Beside</p>
+      <main>
+        <ContentView content={content} slots={{ assetUrl: (path) => `/assets/${path}`, ...slots }} />
+      </main>
+    </IntlProvider>,
+  );
+
+test('a table keeps its spans and loses the blanks between its rows', () => {
+  const complain = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  show(read('<table>\n <tbody>\n <tr> <th scope="row">Ebb</th> <td colspan="2" class="qti-align-right">06:12</td> </tr>\n</tbody> </table>'));
+  expect(screen.getByRole('cell', { name: '06:12' }).getAttribute('colspan')).toBe('2');
+  expect(screen.getByRole('cell', { name: '06:12' }).className).toBe('qti-align-right');
+  expect(complain).not.toHaveBeenCalled();
+  complain.mockRestore();
+});
+
+test('files are shown from where the attempt has them; sizes grow with the letters', () => {
+  show(read('<p><img src="map.svg" alt="map" width="320" height="200"/></p>'));
+  const picture = screen.getByRole('img', { name: 'map' });
+  expect(picture.getAttribute('src')).toBe('/assets/map.svg');
+  expect(picture.style.width).toBe('20rem');
+  expect(picture.hasAttribute('width')).toBe(false);
+});
+
+test('an SVG keeps its own attribute names', () => {
+  const { container } = show(
+    read('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path d="M0 0h9" stroke-width="2" text-anchor="middle"/></svg>'),
+  );
+  expect(container.querySelector('svg')?.getAttribute('viewBox')).toBe('0 0 9 9');
+  expect(container.querySelector('path')?.getAttribute('stroke-width')).toBe('2');
+});
+
+test('what was not resolved on the server shows nothing', () => {
+  const { container } = show(
+    read('<p>Seen<qti-feedback-inline outcome-identifier="F" identifier="x"> secret</qti-feedback-inline><qti-template-inline template-identifier="T" identifier="y"> other</qti-template-inline></p>'),
+  );
+  expect(container.querySelector('main')?.textContent).toBe('Seen');
+});
+
+test('a picture is enlarged and brought back by keys; meanwhile nothing else can be reached', async () => {
+  const user = userEvent.setup();
+  show(read('<p>Before</p><p><img src="map.svg" alt="map"/></p>'), { enlarge: true });
+  const open = screen.getByRole('button', { name: 'Enlarge: picture' });
+  open.focus();
+  await user.keyboard('{Enter}');
+  expect(screen.getByRole('dialog').contains(screen.getByRole('img', { name: 'map' }))).toBe(true);
+  expect(screen.getByText('Before').hasAttribute('inert')).toBe(true);
+  expect(screen.getByText('Beside').hasAttribute('inert')).toBe(true);
+  expect(document.querySelector('[data-announcer]')?.hasAttribute('inert')).toBe(false);
+  await user.keyboard('{Escape}');
+  expect(screen.queryByRole('dialog')).toBeNull();
+  expect(screen.getByText('Before').hasAttribute('inert')).toBe(false);
+  expect(document.activeElement?.getAttribute('aria-label')).toBe('Enlarge: picture');
+});
+
+test('pictures inside what is pressed bear no button', () => {
+  show(read('<p><img src="map.svg" alt="map"/></p>'));
+  expect(screen.queryByRole('button')).toBeNull();
+});
