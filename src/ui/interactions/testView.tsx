@@ -22,6 +22,10 @@ Object.assign(globalThis, {
   },
 });
 
+const nothing = () => undefined;
+Object.assign(HTMLElement.prototype, { setPointerCapture: nothing });
+Object.assign(HTMLMediaElement.prototype, { pause: nothing });
+
 /** An interaction on the screen, with the answer it holds and what it said, for unit tests. */
 export interface Shown {
   /** The answer now. */

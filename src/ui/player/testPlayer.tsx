@@ -1,0 +1,100 @@
+import english from '@messages/en.json';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { IntlProvider } from 'use-intl';
+import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
+import { deliverItem } from '@/core/item/deliver';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
+import { NO_NEEDS } from '@/core/needs';
+import { itemFrom } from '@/core/qti/testItem';
+import { PlayerProvider, type PlayerValue } from './PlayerContext';
+import { ServerClock } from './session/clock';
+import type { Journal } from './session/journal';
+import { AttemptSession } from './session/session';
+import type { Transport } from './session/transport';
+
+/** Parts of the question screen without a server, for unit tests. */
+export interface TestPlayer {
+  readonly session: AttemptSession;
+  readonly said: readonly string[];
+  readonly show: (part: ReactNode) => void;
+}
+
+/** An item as a browser gets it, from a fragment of QTI. */
+export const delivered = (ref: string, inside: string, more: Partial<DeliveredItem> = {}): DeliveredItem => ({
+  ...deliverItem(itemFrom(inside).item, ref, 'seed'),
+  ...more,
+});
+
+/** One question with round marks, for tests that only need some question. */
+export const someQuestion = (ref: string, more: Partial<DeliveredItem> = {}): DeliveredItem =>
+  delivered(
+    ref,
+    `<qti-response-declaration identifier="R" cardinality="single" base-type="identifier"/>
+     <qti-item-body><qti-choice-interaction response-identifier="R" max-choices="1"><qti-simple-choice identifier="A">ebb</qti-simple-choice><qti-simple-choice identifier="B">flow</qti-simple-choice></qti-choice-interaction></qti-item-body>`,
+    more,
+  );
+
+const journal: Journal = {
+  append: () => Promise.resolve(),
+  forget: () => Promise.resolve(),
+  kept: () => Promise.resolve(new Map()),
+};
+/** A network that is down: everything stays in the page. */
+const unplugged = () => Promise.reject(new TypeError('network'));
+const transport: Transport = {
+  content: unplugged,
+  resume: unplugged,
+  save: unplugged,
+  check: unplugged,
+  stop: unplugged,
+  handIn: unplugged,
+};
+
+/** A player with these questions. What is done goes through the real session and reducer. */
+export function testPlayer(items: readonly DeliveredItem[], state: Partial<AttemptState> = {}): TestPlayer {
+  const session = new AttemptSession(
+    'page',
+    { state: { ...NEW_ATTEMPT, phase: 'running', ...state }, cursor: 0, serverNow: 1_000_000 },
+    new ServerClock(1_000_000, () => 0),
+    journal,
+    transport,
+    { set: () => null, clear: () => undefined },
+  );
+  const test: DeliveredTest = {
+    title: 'Tides',
+    directions: [],
+    timeLimit: null,
+    parts: [
+      {
+        identifier: 'p',
+        title: 'Part',
+        navigation: 'nonlinear',
+        sections: [{ identifier: 's', title: 'Shore', directions: [], items: items.map((item) => item.ref) }],
+      },
+    ],
+    items: Object.fromEntries(items.map((item) => [item.ref, item])),
+    stimuli: {},
+    assets: [],
+  };
+  const said: string[] = [];
+  const value: PlayerValue = {
+    session,
+    test,
+    studentName: 'Wren Halloran',
+    needs: NO_NEEDS,
+    layout: 'wide',
+    assetUrl: (path) => path,
+    announce: (words) => said.push(words),
+    dispatch: (action) => session.dispatch(action),
+    check: () => Promise.resolve(false),
+  };
+  const show = (part: ReactNode) => {
+    render(
+      <IntlProvider locale="en" messages={english}>
+        <PlayerProvider value={value}>{part}</PlayerProvider>
+      </IntlProvider>,
+    );
+  };
+  return { session, said, show };
+}
