@@ -162,12 +162,17 @@ test('a slider is not set until it is moved or pressed', async () => {
 describe('drawing', () => {
   const body = '<qti-drawing-interaction response-identifier="R"/>';
   const sheet = () => screen.getByRole('application');
+  const drawnOn = (shown: { readonly answer: () => unknown }) => {
+    const answer = shown.answer();
+    if (typeof answer !== 'string') throw new TypeError('One drawing was expected as the answer.');
+    return marksOf(answer);
+  };
   test('a line is drawn by keys alone, erased, and the answer is empty again', async () => {
     const shown = await show(SINGLE('file'), body);
     await user.click(button('Line'));
     sheet().focus();
     await user.keyboard('{Enter}{ArrowRight}{ArrowDown}{Enter}');
-    expect(marksOf(String(shown.answer()))).toEqual([
+    expect(drawnOn(shown)).toEqual([
       { kind: 'line', from: [320, 200], to: [330, 210], colour: 'ink', width: 4 },
     ]);
     expect(shown.said.at(-1)).toBe('Line drawn. 1 on the sheet.');
@@ -185,7 +190,7 @@ describe('drawing', () => {
     await user.type(screen.getByRole('textbox', { name: 'Words' }), 'high tide');
     sheet().focus();
     await user.keyboard('{Enter}');
-    expect(marksOf(String(shown.answer()))).toMatchObject([{ kind: 'text', text: 'high tide' }]);
+    expect(drawnOn(shown)).toMatchObject([{ kind: 'text', text: 'high tide' }]);
   });
   test('up to four drawings to one answer', async () => {
     const shown = await show('cardinality="multiple" base-type="file"', body);

@@ -34,7 +34,7 @@ const anyMark: fc.Arbitrary<Mark> = fc.oneof(
     ...style,
   }),
   fc.record({ kind: fc.constant('text' as const), at: point, text: fc.string({ maxLength: 20 }), ...style }),
-) as fc.Arbitrary<Mark>;
+);
 
 test('any drawing is kept as a file and comes back mark by mark', () => {
   fc.assert(
