@@ -165,7 +165,9 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
         onKeyDown={keys}
       >
         <rect width={width} height={height} fill="#ffffff" />
-        {backdrop && <image href={backdrop.src} width={width} height={height} aria-label={backdrop.alt} />}
+        {backdrop && (
+          <image role="img" href={backdrop.src} width={width} height={height} aria-label={backdrop.alt} />
+        )}
         {marks.map((mark, i) => (
           <MarkView key={i} mark={mark} />
         ))}
