@@ -167,6 +167,27 @@ describe('points', () => {
     });
     expect(read(POINTS, inside).problems.map((one) => one.code)).toContain('no-stage');
   });
+  test('several objects share a stage: one drawing, an answer each, one part of the question', () => {
+    const { item, problems } = itemFrom(
+      `<qti-response-declaration identifier="R" ${POINTS}/><qti-response-declaration identifier="BOAT" cardinality="single" base-type="point"/>
+       <qti-item-body><qti-position-object-stage>${IMG}
+         <qti-position-object-interaction response-identifier="R" max-choices="2" min-choices="2"><img src="buoy.svg" alt="buoy"/></qti-position-object-interaction>
+         <qti-position-object-interaction response-identifier="BOAT"><img src="boat.svg" alt="boat"/></qti-position-object-interaction>
+       </qti-position-object-stage></qti-item-body>`,
+    );
+    expect(problems).toEqual([]);
+    expect(item.body.map((node) => node.kind)).toEqual(['interaction']);
+    expect(interactionsOf(item.body).map((one) => one.responseIdentifier)).toEqual(['R', 'BOAT']);
+    const state = (responses: Record<string, string | string[]>) => {
+      const { state: whole, parts } = progressOfItem(item, responses);
+      return [whole, parts.length];
+    };
+    expect(state({ R: ['1 2', '3 4'], BOAT: '5 6' })).toEqual(['complete', 1]);
+    expect(state({ R: ['1 2', '3 4'] })).toEqual(['partial', 1]);
+    expect(state({})).toEqual(['empty', 1]);
+    const bare = read(POINTS, `<qti-position-object-stage>${IMG}</qti-position-object-stage>`);
+    expect(bare.problems.map((one) => one.code)).toEqual(['no-object']);
+  });
 });
 
 describe('graphic order and graphic gap match', () => {

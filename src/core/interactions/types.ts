@@ -15,6 +15,8 @@ export interface InteractionModel {
   readonly prompt: Content;
   /** Shared vocabulary classes (`qti-choices-stacking-2`, …). */
   readonly classes: readonly string[];
+  /** Others that are drawn inside this one: further objects on the same stage. Each is an answer of its own. */
+  readonly mates?: readonly InteractionModel[];
   readonly [property: string]: unknown;
 }
 

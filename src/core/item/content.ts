@@ -55,10 +55,17 @@ export function* walkContent(content: Content): Generator<ContentNode> {
   }
 }
 
+/** An interaction and those drawn inside it. */
+export const withMates = (interaction: InteractionModel): readonly InteractionModel[] => [
+  interaction,
+  ...(interaction.mates ?? []),
+];
+
 /** The interactions of a body, in reading order. */
 export function interactionsOf(content: Content): InteractionModel[] {
   const found: InteractionModel[] = [];
-  for (const node of walkContent(content)) if (node.kind === 'interaction') found.push(node.interaction);
+  for (const node of walkContent(content))
+    if (node.kind === 'interaction') found.push(...withMates(node.interaction));
   return found;
 }
 

@@ -25,7 +25,8 @@ export interface AreaMapping {
   readonly upperBound: number | null;
 }
 
-interface Declaration {
+/** What every declared variable has; a context variable (QTI 3.0, "context declaration") has no more. */
+export interface Declaration {
   readonly identifier: string;
   readonly cardinality: Cardinality;
   /** Absent only for records. */

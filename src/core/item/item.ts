@@ -1,6 +1,11 @@
 import type { Rule } from '../processing/program';
 import type { Content } from './content';
-import type { OutcomeDeclaration, ResponseDeclaration, TemplateDeclaration } from './declarations';
+import type {
+  Declaration,
+  OutcomeDeclaration,
+  ResponseDeclaration,
+  TemplateDeclaration,
+} from './declarations';
 
 export interface RubricBlock {
   /** `candidate`, `scorer`, `proctor`, … */
@@ -28,6 +33,8 @@ export interface Item {
   readonly responses: readonly ResponseDeclaration[];
   readonly outcomes: readonly OutcomeDeclaration[];
   readonly templates: readonly TemplateDeclaration[];
+  /** What the surroundings say (who, which test); here they say what the declaration does. */
+  readonly contexts: readonly Declaration[];
   /** Identifiers of the stimuli shown beside it. */
   readonly stimuli: readonly string[];
   readonly body: Content;

@@ -1,6 +1,6 @@
 import { interactionOf } from '../interactions';
 import type { InteractionModel, Missing, ProgressState, ResponseShape } from '../interactions/types';
-import { contentText, walkContent, type Content } from './content';
+import { contentText, walkContent, withMates, type Content } from './content';
 import type { RawResponse } from './response';
 
 /** What progress needs of an item; both the full item and the delivered one have it. */
@@ -47,11 +47,13 @@ export function partsOf(body: Content): ItemPart[] {
         parts.push({ label: label.toUpperCase(), interactions: [] });
       }
     }
-    if (node.kind !== 'interaction' || isOptional(node.interaction)) continue;
+    if (node.kind !== 'interaction') continue;
+    const asked = withMates(node.interaction).filter((one) => !isOptional(one));
+    if (asked.length === 0) continue;
     const last = parts.at(-1);
     const joins = headed || (last && node.interaction.inline && last.interactions.every((one) => one.inline));
-    if (joins && last) last.interactions.push(node.interaction);
-    else parts.push({ label: null, interactions: [node.interaction] });
+    if (joins && last) last.interactions.push(...asked);
+    else parts.push({ label: null, interactions: [...asked] });
   }
   const filled = parts.filter((part) => part.interactions.length > 0);
   if (filled.length < 2 || headed) return filled;

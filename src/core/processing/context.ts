@@ -3,7 +3,7 @@ import type { BaseType, Cardinality, Value } from '../item/value';
 
 /** A variable as processing sees it. */
 export interface Variable {
-  readonly kind: 'response' | 'outcome' | 'template';
+  readonly kind: 'response' | 'outcome' | 'template' | 'context';
   readonly cardinality: Cardinality;
   readonly baseType: BaseType | null;
   value: Value;

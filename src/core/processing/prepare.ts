@@ -54,15 +54,13 @@ function variablesOf(item: Item): Map<string, Variable> {
     const type = { cardinality: 'single', baseType: 'identifier' } as const;
     variables.set('completionStatus', { ...BARE, ...type, kind: 'outcome', value, defaultValue: null });
   }
-  for (const { identifier, cardinality, baseType, defaultValue } of item.templates)
-    variables.set(identifier, {
-      ...BARE,
-      kind: 'template',
-      cardinality,
-      baseType,
-      value: defaultValue,
-      defaultValue,
-    });
+  for (const [kind, declarations] of [
+    ['template', item.templates],
+    ['context', item.contexts],
+  ] as const) {
+    for (const { identifier, cardinality, baseType, defaultValue } of declarations)
+      variables.set(identifier, { ...BARE, kind, cardinality, baseType, value: defaultValue, defaultValue });
+  }
   const numAttempts = { cardinality: 'single', baseType: 'integer' } as const;
   variables.set('numAttempts', {
     ...BARE,

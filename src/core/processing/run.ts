@@ -84,8 +84,11 @@ export function runRules(rules: readonly Rule[], scope: Scope): boolean {
         if (!variable) return;
         const value = coerce(evaluate(rule.expression, scope), variable);
         if (rule.rule === 'set-correct-response') variable.correctResponse = value;
-        else if (rule.rule === 'set-default-value') variable.defaultValue = value;
-        else variable.value = value;
+        else if (rule.rule === 'set-default-value') {
+          variable.defaultValue = value;
+          // Template processing runs before anything is answered: an outcome begins with its default.
+          if (variable.kind === 'outcome') variable.value = value;
+        } else variable.value = value;
       }
     }
   };

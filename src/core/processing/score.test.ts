@@ -157,3 +157,36 @@ test('lookup tables, else-if and exit are carried out in order', () => {
   expect(outcomes('5.1')).toEqual([2, 'middle']);
   expect(outcomes(null)).toEqual([1, 'low']);
 });
+
+test('an outcome whose default template processing sets begins with it', () => {
+  const { item, problems } = itemFrom(
+    `${SCORE}<qti-outcome-declaration identifier="START" cardinality="single" base-type="integer"/>
+     <qti-template-declaration identifier="T" cardinality="single" base-type="integer"/>
+     <qti-template-processing>
+       <qti-set-template-value identifier="T"><qti-base-value base-type="integer">4</qti-base-value></qti-set-template-value>
+       <qti-set-default-value identifier="START"><qti-sum><qti-variable identifier="T"/><qti-base-value base-type="integer">3</qti-base-value></qti-sum></qti-set-default-value>
+     </qti-template-processing>
+     <qti-item-body><p/></qti-item-body>
+     <qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-product><qti-variable identifier="START"/><qti-default identifier="START"/></qti-product></qti-set-outcome-value></qti-response-processing>`,
+  );
+  expect(problems).toEqual([]);
+  const { outcomes } = scoreItem(item, {});
+  expect(toJson(outcomes.START ?? null)).toBe(7);
+  expect(toJson(outcomes.SCORE ?? null)).toBe(49);
+});
+
+test('context variables say what their declaration says; what the surroundings do not say is NULL', () => {
+  const { item, problems } = itemFrom(
+    `<qti-context-declaration identifier="ROOM" cardinality="record"><qti-default-value><qti-value field-identifier="seats" base-type="integer">12</qti-value></qti-default-value></qti-context-declaration>
+     ${SCORE}<qti-outcome-declaration identifier="NAMELESS" cardinality="single" base-type="boolean"/>
+     <qti-item-body><p/></qti-item-body>
+     <qti-response-processing>
+       <qti-set-outcome-value identifier="SCORE"><qti-field-value field-identifier="seats"><qti-variable identifier="ROOM"/></qti-field-value></qti-set-outcome-value>
+       <qti-set-outcome-value identifier="NAMELESS"><qti-is-null><qti-field-value field-identifier="candidateIdentifier"><qti-variable identifier="QTI_CONTEXT"/></qti-field-value></qti-is-null></qti-set-outcome-value>
+     </qti-response-processing>`,
+  );
+  expect(problems).toEqual([]);
+  const { outcomes } = scoreItem(item, {});
+  expect(toJson(outcomes.SCORE ?? null)).toBe(12);
+  expect(toJson(outcomes.NAMELESS ?? null)).toBe(true);
+});

@@ -16,6 +16,7 @@ export const HTML_ATTRIBUTES = words(`
 `);
 
 export const SVG_NAMESPACE = 'http://www.w3.org/2000/svg';
+export const SPEECH_NAMESPACE = 'http://www.w3.org/2001/10/synthesis';
 export const MATH_NAMESPACE = 'http://www.w3.org/1998/Math/MathML';
 
 export const SVG_ELEMENTS = words(`

@@ -14,6 +14,8 @@ export interface ContentSettings {
   asset(href: string, line: number): string | null;
 }
 
+type InteractionNode = Extract<ContentNode, { kind: 'interaction' }>;
+
 /** Reads XHTML, SVG, MathML and interactions into content, by allow-list. */
 export class ContentReader {
   constructor(private readonly settings: ContentSettings) {}
@@ -28,6 +30,8 @@ export class ContentReader {
     if (node.namespace === allowed.SVG_NAMESPACE) return this.plain(node, 'svg');
     if (node.namespace === allowed.MATH_NAMESPACE || node.name === 'math') return this.plain(node, 'math');
     if (node.name.startsWith('qti-')) return this.qti(node);
+    // Speech markup says how words are spoken; what is read is the words.
+    if (node.namespace === allowed.SPEECH_NAMESPACE) return [...this.children(node)];
     return this.plain(node, 'html');
   }
 
@@ -175,19 +179,20 @@ export class ContentReader {
     return [{ kind: 'printed', variable, print }];
   }
 
-  /** A stage with its objects: each object is an answer of its own and is put on a stage of its own. */
+  /** A stage with its objects: each object is an answer of its own; the first draws the stage with all of them on it. */
   private stage(element: XmlElement): ContentNode[] {
-    const objects = elementsOf(element, 'qti-position-object-interaction');
-    if (objects.length > 1)
-      this.settings.report.warn(
-        'stage-repeated',
-        element.line,
-        'several objects share a stage; each is shown on a stage of its own',
-      );
-    return objects.flatMap((one) => this.interaction(one, element));
+    const [first, ...mates] = elementsOf(element, 'qti-position-object-interaction').flatMap((one) =>
+      this.interaction(one, element),
+    );
+    if (!first) {
+      this.settings.report.error('no-object', element.line, 'the stage has no object that can be put on it');
+      return [];
+    }
+    const interaction = { ...first.interaction, mates: mates.map((one) => one.interaction) };
+    return [{ kind: 'interaction', interaction }];
   }
 
-  private interaction(element: XmlElement, parent?: XmlElement): ContentNode[] {
+  private interaction(element: XmlElement, parent?: XmlElement): InteractionNode[] {
     const { report, shapes } = this.settings;
     const custom = element.attributes['custom-interaction-type-identifier'];
     const definition = interactionForElement(custom ?? element.name);

@@ -1,5 +1,6 @@
 import type {
   AreaMapping,
+  Declaration,
   InterpolationTable,
   Mapping,
   MatchTable,
@@ -7,20 +8,14 @@ import type {
   ResponseDeclaration,
   TemplateDeclaration,
 } from '../item/declarations';
-import { parseScalar, single, type BaseType, type Cardinality, type Value } from '../item/value';
+import { parseScalar, single, type BaseType, type Value } from '../item/value';
 import { isShape, parseCoords } from '../geometry/areas';
 import type { Reporter } from './problem';
 import { isBaseType, isCardinality, readValues } from './readValue';
 import { booleanAttribute, childOf, elementsOf, numberAttribute, type XmlElement } from './xml';
 
-interface Head {
-  readonly identifier: string;
-  readonly cardinality: Cardinality;
-  readonly baseType: BaseType | null;
-  readonly defaultValue: Value;
-}
-
-function readHead(element: XmlElement, report: Reporter): Head | null {
+/** Reads what every declaration has; a `qti-context-declaration` has no more. */
+export function readDeclaration(element: XmlElement, report: Reporter): Declaration | null {
   const { identifier, cardinality, 'base-type': baseType } = element.attributes;
   if (!identifier) {
     report.error('declaration', element.line, `${element.name} has no identifier`);
@@ -93,7 +88,7 @@ function readAreaMapping(element: XmlElement, report: Reporter): AreaMapping {
 }
 
 export function readResponseDeclaration(element: XmlElement, report: Reporter): ResponseDeclaration | null {
-  const head = readHead(element, report);
+  const head = readDeclaration(element, report);
   if (!head) return null;
   const correct = childOf(element, 'qti-correct-response');
   const mapping = childOf(element, 'qti-mapping');
@@ -139,7 +134,7 @@ function readLookupTable(
 }
 
 export function readOutcomeDeclaration(element: XmlElement, report: Reporter): OutcomeDeclaration | null {
-  const head = readHead(element, report);
+  const head = readDeclaration(element, report);
   if (!head) return null;
   const external = element.attributes['external-scored'];
   return {
@@ -152,7 +147,7 @@ export function readOutcomeDeclaration(element: XmlElement, report: Reporter): O
 }
 
 export function readTemplateDeclaration(element: XmlElement, report: Reporter): TemplateDeclaration | null {
-  const head = readHead(element, report);
+  const head = readDeclaration(element, report);
   return (
     head && {
       ...head,

@@ -2,7 +2,12 @@ import type { Item, ResponseProcessing, RubricBlock, Stimulus } from '../item/it
 import { interactionsOf } from '../item/content';
 import type { Reporter } from './problem';
 import { ContentReader } from './readContent';
-import { readOutcomeDeclaration, readResponseDeclaration, readTemplateDeclaration } from './readDeclarations';
+import {
+  readDeclaration,
+  readOutcomeDeclaration,
+  readResponseDeclaration,
+  readTemplateDeclaration,
+} from './readDeclarations';
 import { readRules, type Names } from './readProgram';
 import { booleanAttribute, childOf, descendantsOf, elementsOf, type XmlElement } from './xml';
 
@@ -52,10 +57,14 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
   const templates = elementsOf(root, 'qti-template-declaration')
     .map((one) => readTemplateDeclaration(one, report))
     .filter(present);
+  const contexts = elementsOf(root, 'qti-context-declaration')
+    .map((one) => readDeclaration(one, report))
+    .filter(present);
   const names: Names = {
     responses: new Set(responses.map((one) => one.identifier)),
     outcomes: new Set(outcomes.map((one) => one.identifier)),
     templates: new Set(templates.map((one) => one.identifier)),
+    contexts: new Set(contexts.map((one) => one.identifier)),
     test: false,
   };
   for (const child of elementsOf(root)) setAside(child, report);
@@ -66,6 +75,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
       ...names.responses,
       ...names.outcomes,
       ...names.templates,
+      ...names.contexts,
       'completionStatus',
       'numAttempts',
     ]),
@@ -83,6 +93,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
     responses,
     outcomes,
     templates,
+    contexts,
     stimuli: elementsOf(root, 'qti-assessment-stimulus-ref')
       .map((one) => context.stimulus(one.attributes.href ?? '', one.attributes.identifier ?? '', one.line))
       .filter(present),

@@ -10,6 +10,7 @@ export interface Names {
   readonly responses: ReadonlySet<string>;
   readonly outcomes: ReadonlySet<string>;
   readonly templates: ReadonlySet<string>;
+  readonly contexts: ReadonlySet<string>;
   /** In a test `ITEM.VARIABLE` is allowed and cannot be checked here. */
   readonly test: boolean;
 }
@@ -65,12 +66,13 @@ function readExpression(element: XmlElement, names: Names, report: Reporter): Ex
 
 function isKnown(identifier: string, names: Names): boolean {
   if (names.test && identifier.includes('.')) return true;
-  const builtIn = ['completionStatus', 'numAttempts', 'duration'].includes(identifier);
+  const builtIn = ['completionStatus', 'numAttempts', 'duration', 'QTI_CONTEXT'].includes(identifier);
   return (
     builtIn ||
     names.responses.has(identifier) ||
     names.outcomes.has(identifier) ||
-    names.templates.has(identifier)
+    names.templates.has(identifier) ||
+    names.contexts.has(identifier)
   );
 }
 
@@ -94,9 +96,8 @@ function readRule(element: XmlElement, names: Names, report: Reporter): Rule[] {
   const identifier = element.attributes.identifier ?? '';
   const [child] = elementsOf(element);
   const expression = () => (child ? readExpression(child, names, report) : NO_EXPRESSION);
-  const target = (kind: keyof Names): boolean => {
-    const set = names[kind];
-    const known = typeof set !== 'boolean' && (set.has(identifier) || identifier === 'completionStatus');
+  const target = (...kinds: Exclude<keyof Names, 'test'>[]): boolean => {
+    const known = kinds.some((kind) => names[kind].has(identifier)) || identifier === 'completionStatus';
     if (!known)
       report.error(
         'unknown-variable',
@@ -123,8 +124,9 @@ function readRule(element: XmlElement, names: Names, report: Reporter): Rule[] {
       return target('outcomes') ? [{ rule: name, identifier, expression: expression() }] : [];
     case 'set-template-value':
       return target('templates') ? [{ rule: name, identifier, expression: expression() }] : [];
-    case 'set-correct-response':
     case 'set-default-value':
+      return target('responses', 'outcomes') ? [{ rule: name, identifier, expression: expression() }] : [];
+    case 'set-correct-response':
       return target('responses') ? [{ rule: name, identifier, expression: expression() }] : [];
     case 'template-constraint':
       return [{ rule: name, expression: expression() }];

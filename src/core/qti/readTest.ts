@@ -179,6 +179,7 @@ export function readTest(root: XmlElement, context: TestContext): Test | null {
             responses: new Set(),
             outcomes: new Set(outcomes.map((one) => one.identifier)),
             templates: new Set(),
+            contexts: new Set(),
             test: true,
           },
           report,

@@ -1,5 +1,7 @@
 'use client';
 
+import type { ReactNode } from 'react';
+import type { InteractionModel } from '@/core/interactions/types';
 import { interactionsOf } from '@/core/item/content';
 import type { DeliveredItem } from '@/core/item/delivered';
 import type { RawResponse } from '@/core/item/response';
@@ -19,33 +21,31 @@ const ignore = () => undefined;
 export function AnswerView({ item, responses, assetUrl }: Props) {
   const all = interactionsOf(item.body);
   const slots: ContentSlots = { assetUrl };
-  const body: ContentSlots = {
-    ...slots,
-    enlarge: true,
-    interaction: (model) => {
-      const View = VIEW_OF[model.type];
-      const shape = item.responses.find((one) => one.identifier === model.responseIdentifier);
-      const alike = all.filter((one) => one.type === model.type);
-      return (
-        View &&
-        shape && (
-          <Vocabulary key={model.responseIdentifier} model={model}>
-            <View
-              model={model}
-              response={responses[model.responseIdentifier] ?? null}
-              shape={shape}
-              onAnswer={ignore}
-              readOnly
-              itemRef={item.ref}
-              position={{ index: alike.indexOf(model) + 1, total: alike.length }}
-              slots={slots}
-              announce={ignore}
-            />
-          </Vocabulary>
-        )
-      );
-    },
+  const answerOf = (model: InteractionModel): ReactNode => {
+    const View = VIEW_OF[model.type];
+    const shape = item.responses.find((one) => one.identifier === model.responseIdentifier);
+    const alike = all.filter((one) => one.type === model.type);
+    return (
+      View &&
+      shape && (
+        <Vocabulary key={model.responseIdentifier} model={model}>
+          <View
+            model={model}
+            response={responses[model.responseIdentifier] ?? null}
+            shape={shape}
+            onAnswer={ignore}
+            readOnly
+            itemRef={item.ref}
+            position={{ index: alike.indexOf(model) + 1, total: alike.length }}
+            slots={slots}
+            announce={ignore}
+            mate={answerOf}
+          />
+        </Vocabulary>
+      )
+    );
   };
+  const body: ContentSlots = { ...slots, enlarge: true, interaction: answerOf };
   return (
     <fieldset className="able-closed" disabled>
       <ContentView content={item.body} slots={body} />

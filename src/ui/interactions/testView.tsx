@@ -3,6 +3,7 @@ import english from '@messages/en.json';
 import { act, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { IntlProvider } from 'use-intl';
+import type { InteractionModel } from '@/core/interactions/types';
 import { interactionsOf } from '@/core/item/content';
 import type { RawResponse } from '@/core/item/response';
 import { itemFrom } from '@/core/qti/testItem';
@@ -28,39 +29,48 @@ Object.assign(HTMLMediaElement.prototype, { pause: nothing });
 
 /** An interaction on the screen, with the answer it holds and what it said, for unit tests. */
 export interface Shown {
-  /** The answer now. */
-  readonly answer: () => RawResponse;
+  /** The answer now; of another answer place when it is named. */
+  readonly answer: (identifier?: string) => RawResponse;
   /** Everything said to a screen reader, oldest first. */
   readonly said: readonly string[];
+}
+
+interface Options {
+  readonly answer?: RawResponse;
+  readonly readOnly?: boolean;
+  /** Further response declarations, for those drawn inside the first. */
+  readonly others?: string;
 }
 
 /** Reads an interaction from QTI and shows it; answers go in and come out as in the player. */
 export async function show(
   declaration: string,
   body: string,
-  { answer: start = null, readOnly = false }: { answer?: RawResponse; readOnly?: boolean } = {},
+  { answer: start = null, readOnly = false, others = '' }: Options = {},
 ): Promise<Shown> {
   const { item, problems } = itemFrom(
-    `<qti-response-declaration identifier="R" ${declaration}/><qti-item-body>${body}</qti-item-body>`,
+    `<qti-response-declaration identifier="R" ${declaration}/>${others}<qti-item-body>${body}</qti-item-body>`,
   );
-  const [model] = interactionsOf(item.body);
-  const [shape] = item.responses;
-  if (!model || !shape || problems.some((one) => one.severity === 'error'))
+  const models = interactionsOf(item.body);
+  const [first] = models;
+  if (!first || problems.some((one) => one.severity === 'error'))
     throw new Error(`not read: ${problems.map((one) => one.message).join('; ')}`);
-  await preloadViews([model]);
-  const View = VIEW_OF[model.type];
-  if (!View) throw new Error('no view');
-  let answer = start;
+  await preloadViews(models);
+  const answers = new Map<string, RawResponse>([['R', start]]);
   const said: string[] = [];
-  const Host = () => {
-    const [response, setResponse] = useState(start);
+  const One = ({ model }: { model: InteractionModel }) => {
+    const identifier = model.responseIdentifier;
+    const [response, setResponse] = useState(answers.get(identifier) ?? null);
+    const View = VIEW_OF[model.type];
+    const shape = item.responses.find((one) => one.identifier === identifier);
+    if (!View || !shape) throw new Error(`no view of ${model.type}`);
     return (
       <View
         model={model}
         response={response}
         shape={shape}
         onAnswer={(next) => {
-          answer = next;
+          answers.set(identifier, next);
           setResponse(next);
         }}
         readOnly={readOnly}
@@ -68,18 +78,19 @@ export async function show(
         position={{ index: 1, total: 1 }}
         slots={{ assetUrl: (path) => path }}
         announce={(words) => said.push(words)}
+        mate={(other) => <One key={other.responseIdentifier} model={other} />}
       />
     );
   };
   await act(async () => {
     render(
       <IntlProvider locale="en" messages={english}>
-        <Host />
+        <One model={first} />
       </IntlProvider>,
     );
     await Promise.resolve();
   });
-  return { answer: () => answer, said };
+  return { answer: (identifier = 'R') => answers.get(identifier) ?? null, said };
 }
 
 export const button = (name: string | RegExp): HTMLElement => screen.getByRole('button', { name });

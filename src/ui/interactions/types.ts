@@ -28,6 +28,8 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
     readonly label: string;
     readonly chosen: boolean;
   }) => ReactNode;
+  /** Draws one of the model's `mates` with its own answer. */
+  readonly mate?: (model: InteractionModel) => ReactNode;
   /** Ends this try at the question and has it checked; absent where nothing is checked on the way. */
   readonly endTry?: () => void;
 }

@@ -305,6 +305,33 @@ test('an object is put down, moved and taken away by keys', async () => {
   expect(shown.answer()).toBeNull();
 });
 
+test('two objects on one stage: each its own answer, one drawing; a press puts down the one used last', async () => {
+  const object = (response: string, name: string, maximum: number) =>
+    `<qti-position-object-interaction response-identifier="${response}" max-choices="${maximum}"><img src="${name}.svg" alt="${name}" width="20" height="20"/></qti-position-object-interaction>`;
+  const shown = await show(
+    'cardinality="multiple" base-type="point"',
+    `<qti-position-object-stage><img src="map.svg" alt="map" width="200" height="100"/>${object('R', 'buoy', 2)}${object('BOAT', 'boat', 1)}</qti-position-object-stage>`,
+    {
+      others: '<qti-response-declaration identifier="BOAT" cardinality="single" base-type="point"/>',
+    },
+  );
+  expect(screen.getAllByAltText('map')).toHaveLength(1);
+  await user.click(button('boat Put one down'));
+  expect([shown.answer(), shown.answer('BOAT')]).toEqual([null, '100 50']);
+  expect(button('boat Put one down').dataset.active).toBe('true');
+  // The picture is 200 × 100 pixels here as there.
+  const layer = document.querySelector<HTMLElement>('[data-press]');
+  if (!layer) throw new Error('nothing takes presses');
+  layer.getBoundingClientRect = () => new DOMRect(0, 0, 200, 100);
+  fireEvent(layer, new MouseEvent('pointerup', { bubbles: true, clientX: 30, clientY: 40 }));
+  expect([shown.answer(), shown.answer('BOAT')]).toEqual([null, '30 40']);
+  await user.click(button('buoy Put one down'));
+  expect([shown.answer(), shown.answer('BOAT')]).toEqual([['100 50'], '30 40']);
+  await user.click(button('Take away: boat'));
+  expect([shown.answer(), shown.answer('BOAT')]).toEqual([['100 50'], null]);
+  expect(screen.getAllByRole('button', { name: /at \d+, \d+/ })).toHaveLength(1);
+});
+
 test('counters go in and out by buttons, never over the maximum', async () => {
   const shown = await show(
     'cardinality="ordered" base-type="float"',

@@ -12,11 +12,13 @@ interface Props {
   readonly width: number;
   readonly height: number;
   readonly size: StageSize;
+  /** Whether a press on the picture puts this one down, where there are several. */
+  readonly active: boolean;
   readonly onPut: (point: PicturePoint) => void;
 }
 
 /** The object to put down: dragged onto the stage, or pressed, which puts it into the middle. */
-export function ObjectSource({ src, alt, width, height, size, onPut }: Props) {
+export function ObjectSource({ src, alt, width, height, size, active, onPut }: Props) {
   const t = useTranslations('interactions.graphic');
   const draggedRef = useRef(false);
   const [carried, setCarried] = useState<{ x: number; y: number } | null>(null);
@@ -33,6 +35,7 @@ export function ObjectSource({ src, alt, width, height, size, onPut }: Props) {
         type="button"
         className={styles.source}
         data-object=""
+        data-active={active || undefined}
         onClick={() => {
           // A drag that ended on the stage has put the object down already.
           if (!draggedRef.current) onPut({ x: size.width / 2, y: size.height / 2 });

@@ -56,6 +56,15 @@ function InteractionHost({
           <Mark key={id} itemRef={item.ref} response={responseIdentifier} {...mark} />
         ))
       }
+      mate={(other) => (
+        <InteractionHost
+          key={other.responseIdentifier}
+          model={other}
+          item={item}
+          slots={slots}
+          onCheck={onCheck}
+        />
+      )}
       endTry={item.tries !== null && !closed ? () => onCheck(responseIdentifier) : undefined}
       onAnswer={(next, how = 'edit') =>
         dispatch({ type: 'answered', item: item.ref, responses: { [responseIdentifier]: next }, how })

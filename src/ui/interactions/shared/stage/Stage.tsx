@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useState, type PointerEvent, type ReactNode } from 'react';
 import type { Picture } from '@/core/interactions/picture';
 import type { PicturePoint } from '@/core/interactions/pointing';
 import { Enlargeable } from '../../../kit/Enlargeable';
@@ -25,27 +25,36 @@ interface StageProps {
   readonly name: string;
 }
 
-/** A picture to work on, as wide as there is room and never wider than it is; everything over it scales with it. */
-export function Stage({ picture, assetUrl, shapes, over, above, below, onPoint, name }: StageProps) {
-  const [natural, setNatural] = useState<StageSize | null>(null);
-  const stageRef = useRef<HTMLDivElement>(null);
-  const size: StageSize = {
-    width: picture.width ?? natural?.width ?? 400,
-    height: picture.height ?? natural?.height ?? 300,
-  };
+/** Takes presses on the picture itself, in its pixels. */
+export function PressLayer({
+  size,
+  onPoint,
+}: {
+  readonly size: StageSize;
+  readonly onPoint: (point: PicturePoint) => void;
+}) {
   const press = (event: PointerEvent<HTMLElement>) => {
-    const box = stageRef.current?.getBoundingClientRect();
-    if (!box || !onPoint || event.button !== 0) return;
+    if (event.button !== 0) return;
+    const box = event.currentTarget.getBoundingClientRect();
     onPoint({
       x: ((event.clientX - box.left) / box.width) * size.width,
       y: ((event.clientY - box.top) / box.height) * size.height,
     });
   };
+  return <div className={styles.press} data-press="" onPointerUp={press} />;
+}
+
+/** A picture to work on, as wide as there is room and never wider than it is; everything over it scales with it. */
+export function Stage({ picture, assetUrl, shapes, over, above, below, onPoint, name }: StageProps) {
+  const [natural, setNatural] = useState<StageSize | null>(null);
+  const size: StageSize = {
+    width: picture.width ?? natural?.width ?? 400,
+    height: picture.height ?? natural?.height ?? 300,
+  };
   return (
     <Enlargeable name={name} widest={`${size.width / 16}rem`}>
       {above?.(size)}
       <div
-        ref={stageRef}
         className={styles.stage}
         style={{ maxWidth: `${size.width / 16}rem`, aspectRatio: `${size.width} / ${size.height}` }}
         data-stage=""
@@ -60,7 +69,7 @@ export function Stage({ picture, assetUrl, shapes, over, above, below, onPoint, 
             if (naturalWidth > 0) setNatural({ width: naturalWidth, height: naturalHeight });
           }}
         />
-        {onPoint && <div className={styles.press} data-press="" onPointerUp={press} />}
+        {onPoint && <PressLayer size={size} onPoint={onPoint} />}
         {shapes && (
           <svg
             className={styles.shapes}
