@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Browser, type Page } from '@playwright/test';
 import Database from 'better-sqlite3';
 
 async function freePort(): Promise<number> {
@@ -47,7 +47,7 @@ export class App {
             (response) => response.status,
             () => 0,
           ),
-        { timeout: 30_000, intervals: [100] },
+        { timeout: 60_000, intervals: [100] },
       )
       .toBe(200);
   }
@@ -98,17 +98,12 @@ async function stopCopy(app: App): Promise<void> {
 }
 
 interface Fixtures {
-  /** A server of this test's own, which it may kill. */
+  /** The server all tests of a worker share, with every attempt taken away before each. */
   readonly app: App;
-  /** The server all tests of a worker share, with every attempt taken away: quicker where a test only answers. */
-  readonly sharedApp: App;
+  /** A server of this test's own, which it may kill or set up otherwise. */
+  readonly ownApp: App;
 }
 export const test = base.extend<Fixtures, { readonly workerApp: App }>({
-  app: async ({}, use) => {
-    const app = await startCopy();
-    await use(app);
-    await stopCopy(app);
-  },
   workerApp: [
     async ({}, use) => {
       const app = await startCopy();
@@ -117,11 +112,65 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
     },
     { scope: 'worker' },
   ],
-  sharedApp: async ({ workerApp }, use) => {
+  app: async ({ workerApp }, use) => {
     for (const table of ['item_results', 'item_sessions', 'responses', 'events', 'attempts'])
       workerApp.change(`DELETE FROM ${table}`);
+    // A test may set what its student needs; the next one finds wren as she is.
+    workerApp.change("UPDATE users SET needs = '{}' WHERE sign_in_name = 'wren'");
     await use(workerApp);
   },
+  ownApp: async ({}, use) => {
+    const app = await startCopy();
+    await use(app);
+    await stopCopy(app);
+  },
+});
+
+/** Where two students are in the middle of "Every kind of question", each in a page that stays for all tests of a worker. */
+interface InTheMiddle {
+  readonly kindsApp: App;
+  /** Where questions are answered with the pointer, by `wren`. */
+  readonly pointerPage: Page;
+  /** Where questions are answered with the keys alone, by `tomas`. */
+  readonly keysPage: Page;
+}
+async function inTheMiddle(browser: Browser, app: App, name: Name): Promise<Page> {
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-US',
+    timezoneId: 'UTC',
+  });
+  const page = await context.newPage();
+  page.setDefaultTimeout(10_000);
+  await startTest(page, app, name, EVERY_KIND);
+  await ready(page);
+  return page;
+}
+export const kindsTest = base.extend<object, InTheMiddle>({
+  kindsApp: [
+    async ({}, use) => {
+      const app = await startCopy();
+      await use(app);
+      await stopCopy(app);
+    },
+    { scope: 'worker', timeout: 90_000 },
+  ],
+  pointerPage: [
+    async ({ browser, kindsApp }, use) => {
+      const page = await inTheMiddle(browser, kindsApp, 'wren');
+      await use(page);
+      await page.context().close();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  keysPage: [
+    async ({ browser, kindsApp }, use) => {
+      const page = await inTheMiddle(browser, kindsApp, 'tomas');
+      await use(page);
+      await page.context().close();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
 });
 export { expect };
 
@@ -144,8 +193,12 @@ export async function signIn(page: Page, app: App, name: Name): Promise<void> {
   await page.waitForURL(/\/(tests|desk)$/);
 }
 
-/** What My tests calls the demo's test. */
+/** What My tests calls the demo's two tests. */
 export const BENCHMARK = /See what it asks: Skerry Sound/;
+export const EVERY_KIND = /See what it asks: Every kind/;
+
+/** Waits until everything later questions need is there. */
+export const ready = (page: Page) => page.locator('[data-player=ready]').waitFor();
 
 /** From sign-in to the first question. */
 export async function startTest(page: Page, app: App, name: Name = 'wren', which = BENCHMARK): Promise<void> {

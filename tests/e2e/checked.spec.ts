@@ -1,12 +1,12 @@
 import { choice, status } from './answers';
-import { expect, goTo, startTest, test } from './app';
+import { expect, goTo, ready, startTest, test } from './app';
 import { numberOf } from './kinds';
 
 const WHICH = /See what it asks: Every kind/;
 
 test('a question checked on the way: not yet, then right, then closed, and still so after a reload', async ({
   page,
-  sharedApp: app,
+  app,
 }) => {
   await startTest(page, app, 'wren', WHICH);
   await goTo(page, numberOf('end-attempt-1'));
@@ -28,7 +28,7 @@ test('a question checked on the way: not yet, then right, then closed, and still
 
 test('a check that does not get through says that nothing was checked, and the answer stays', async ({
   page,
-  sharedApp: app,
+  app,
 }) => {
   await startTest(page, app, 'wren', WHICH);
   await goTo(page, numberOf('end-attempt-2'));
@@ -42,14 +42,11 @@ test('a check that does not get through says that nothing was checked, and the a
   await expect(page.getByText('Not yet. Look again and try once more.')).toBeVisible();
 });
 
-test('a finger drags a piece into its box, and the page does not move under it', async ({
-  browser,
-  sharedApp: app,
-}) => {
+test('a finger drags a piece into its box, and the page does not move under it', async ({ browser, app }) => {
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 768, height: 700 } });
   const page = await context.newPage();
   await startTest(page, app, 'wren', WHICH);
-  await page.locator('[data-player=ready]').waitFor();
+  await ready(page);
   await goTo(page, numberOf('gap-match-1'));
   const [from, to] = [
     await page.locator('[data-piece=K]').boundingBox(),

@@ -1,6 +1,6 @@
 import { expect, signIn, startTest, test } from './app';
 
-test('a wrong name or password is told without saying which', async ({ page, app }) => {
+test('a wrong name or password is told without saying which', async ({ page, ownApp: app }) => {
   for (const [name, password] of [
     ['wren', 'wrong'],
     ['nobody', 'kelp-and-tide'],

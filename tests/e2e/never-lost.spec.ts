@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choice, CHOICES, status } from './answers';
-import { expect, goTo, saved, signIn, startTest, test, type App } from './app';
+import { expect, goTo, ready, saved, signIn, startTest, test, type App } from './app';
 
 /** Opens the attempt again from My tests, as on any computer. */
 async function goOn(page: Page, app: App): Promise<void> {
@@ -45,12 +45,12 @@ test('the browser dies without warning: the same place, answers, marks and flags
 
 test('the server is killed in the middle: work goes on, and everything arrives when it is back', async ({
   page,
-  app,
+  ownApp: app,
 }) => {
   await startTest(page, app);
   await choice(page, CHOICES[1][0]).click();
   await saved(page);
-  await page.waitForSelector('[data-player=ready]');
+  await ready(page);
   await app.kill();
   await goTo(page, 2);
   for (const words of CHOICES[2]) await choice(page, words).click();
@@ -69,7 +69,10 @@ test('the server is killed in the middle: work goes on, and everything arrives w
   ]);
 });
 
-test('answers given while the server is dead survive the death of the page too', async ({ page, app }) => {
+test('answers given while the server is dead survive the death of the page too', async ({
+  page,
+  ownApp: app,
+}) => {
   await startTest(page, app);
   await saved(page);
   await app.kill();
@@ -88,7 +91,7 @@ test('with the network off the sign says so, questions and pictures still open, 
 }) => {
   await startTest(page, app);
   await saved(page);
-  await page.waitForSelector('[data-player=ready]');
+  await ready(page);
   await context.setOffline(true);
   await choice(page, CHOICES[1][0]).click();
   await expect(page.getByText('Kept on this computer')).toBeVisible();

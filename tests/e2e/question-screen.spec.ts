@@ -1,10 +1,10 @@
 import { choice, CHOICES, gap, piece, status } from './answers';
-import { expect, goTo, saved, startTest, test } from './app';
+import { expect, goTo, ready, saved, startTest, test } from './app';
 
 test('going from question to question makes no request', async ({ page, app }) => {
   await startTest(page, app);
   await saved(page);
-  await page.waitForSelector('[data-player=ready]');
+  await ready(page);
   const asked: string[] = [];
   page.on('request', (request) => {
     if (!request.url().endsWith('/events') && !request.url().startsWith('blob:')) asked.push(request.url());
@@ -173,7 +173,7 @@ test('what is typed just before leaving a question stays with it and never reach
   app,
 }) => {
   await startTest(page, app);
-  await page.waitForSelector('[data-player=ready]');
+  await ready(page);
   await goTo(page, 9);
   await page.getByRole('button', { name: 'Type it as text instead' }).click();
   await page.getByLabel('Your answer, typed').pressSequentially('3/4');
@@ -183,5 +183,7 @@ test('what is typed just before leaving a question stays with it and never reach
   await page.waitForTimeout(700);
   await expect(status(page)).toHaveText('nothing written yet');
   await page.keyboard.press('Alt+b');
+  await expect(page.getByLabel('Your answer, typed')).toHaveValue('3/4');
+  await page.reload();
   await expect(page.locator('math-field')).toHaveJSProperty('value', '\\frac{3}{4}');
 });

@@ -1,18 +1,19 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { Panel, PanelGroup, PanelResizeHandle } from 'react-resizable-panels';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
 import { itemOf } from '@/core/attempt/state';
-import type { DeliveredItem } from '@/core/item/delivered';
-import { questionOrder } from '@/core/item/delivered';
+import { questionOrder, type DeliveredTest } from '@/core/item/delivered';
+import { useHandler } from '../kit/useHandler';
 import { TOOLS } from '../tools';
 import { ReminderDialog } from './dialogs/ReminderDialog';
 import { Header } from './header/Header';
 import { useAttempt, usePlayer, useToolState } from './PlayerContext';
 import styles from './player.module.css';
 import { Review } from './review/Review';
+import { SheetPlace, useDrawnAhead } from './sheets/drawnAhead';
 import { SHEETS, type SheetsState } from './sheets/GrowButton';
 import { PassageSheet } from './sheets/PassageSheet';
 import { QuestionSheet } from './sheets/QuestionSheet';
@@ -47,24 +48,44 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
     if (current === null && first !== undefined) open(first);
   }, [current, open, test]);
 
-  const item = current === null ? undefined : test.items[current];
-  const number = current === null ? 0 : questionOrder(test).indexOf(current) + 1;
-  const goTo = (ref: string) =>
+  const goTo = useHandler((ref: string) =>
     leave(() => {
       setFromReview(false);
       setReviewing(false);
       if (ref !== current) open(ref);
-    });
-  const step = (by: 1 | -1) => {
+    }),
+  );
+  const step = useHandler((by: 1 | -1) => {
     const target = current === null ? null : neighbour(test, current, by);
     if (target !== null) goTo(target);
-  };
-  const review = () =>
+  });
+  const review = useHandler(() =>
     leave(() => {
       setReviewing(true);
       pageRef.current?.scrollTo({ top: 0 });
-    });
+    }),
+  );
   usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing });
+
+  const shown = reviewing ? [] : sheetsOf(test, current);
+  const sheets = useDrawnAhead([...new Set([...shown, ...useNear(current, ready)])], shown, (sheet) => {
+    const item = test.items[sheet];
+    return item ? (
+      <QuestionSheet
+        item={item}
+        number={questionOrder(test).indexOf(sheet) + 1}
+        pageRef={pageRef}
+        unseenRef={unseenRef}
+        shownRef={shownRef}
+        fromReview={fromReview && sheet === current}
+        onStep={step}
+        onReview={review}
+      />
+    ) : (
+      <PassageSheet stimulusId={sheet.slice(PASSAGE.length)} pageRef={pageRef} />
+    );
+  });
+  const [question, passage] = shown.map(sheets.elementOf);
 
   return (
     <div ref={pageRef} className={styles.screen} data-layout={layout} data-player={ready ? 'ready' : ''}>
@@ -89,51 +110,76 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
             />
           </div>
         ) : (
-          item && (
-            <Sheets
-              key={layout === 'narrow' ? 'narrow' : 'wide'}
-              {...{ item, number, pageRef, unseenRef, shownRef, fromReview }}
-              onStep={step}
-              onReview={review}
-            />
-          )
+          question && <Sheets question={question} passage={passage} />
         )}
+        {sheets.drawn}
       </main>
       {reminder}
     </div>
   );
 }
 
+/** What a passage's sheet is called among the sheets; a question's is called by its reference. */
+const PASSAGE = 'passage:';
+
+/** The sheets a question is shown on: its own, and its passage's. */
+function sheetsOf(test: DeliveredTest, ref: string | null): string[] {
+  const item = ref === null ? undefined : test.items[ref];
+  if (!item) return [];
+  const [stimulus] = item.stimuli;
+  return [item.ref, ...(stimulus !== undefined && test.stimuli[stimulus] ? [PASSAGE + stimulus] : [])];
+}
+
+/** Time a question has to itself, to be painted and first looked at, before its neighbours are drawn. */
+const LOOK_FIRST_MS = 120;
+
+/** The sheets of a question and of those on either side, once it stands and all code is here. */
+function useNear(current: string | null, ready: boolean): readonly string[] {
+  const { test } = usePlayer();
+  const [near, setNear] = useState<readonly string[]>([]);
+  useEffect(() => {
+    if (current === null || !ready) return undefined;
+    const refs = [current, neighbour(test, current, 1), neighbour(test, current, -1)];
+    const later = setTimeout(
+      () => startTransition(() => setNear(refs.flatMap((ref) => sheetsOf(test, ref)))),
+      LOOK_FIRST_MS,
+    );
+    return () => clearTimeout(later);
+  }, [current, ready, test]);
+  return near;
+}
+
 interface SheetsProps {
-  readonly item: DeliveredItem;
-  readonly number: number;
-  readonly pageRef: RefObject<HTMLDivElement | null>;
-  readonly unseenRef: RefObject<() => Unit[]>;
-  readonly shownRef: RefObject<string | null>;
-  readonly fromReview: boolean;
-  readonly onStep: (step: 1 | -1) => void;
-  readonly onReview: () => void;
+  readonly question: HTMLElement;
+  readonly passage: HTMLElement | undefined;
 }
 
 /** The question, and its passage beside or above it with a divider between. */
-function Sheets(props: SheetsProps) {
+function Sheets({ question, passage }: SheetsProps) {
   const t = useTranslations('passage');
   const { layout } = usePlayer();
   const [{ share, alone }, keep] = useToolState<SheetsState>('sheets', SHEETS);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const stimulus = props.item.stimuli[0];
-  const question = <QuestionSheet {...props} />;
-  if (stimulus === undefined) return <div className={styles.single}>{question}</div>;
-  const passage = <PassageSheet stimulusId={stimulus} pageRef={props.pageRef} />;
+  if (!passage)
+    return (
+      <div className={styles.single}>
+        <SheetPlace element={question} />
+      </div>
+    );
   if (layout === 'narrow') {
     return (
       <div className={styles.stack}>
-        {passage}
-        {question}
+        <SheetPlace element={passage} />
+        <SheetPlace element={question} />
       </div>
     );
   }
-  if (alone !== null) return <div className={styles.single}>{alone === 'passage' ? passage : question}</div>;
+  if (alone !== null)
+    return (
+      <div className={styles.single}>
+        <SheetPlace element={alone === 'passage' ? passage : question} />
+      </div>
+    );
   const keepShare = ([first]: number[]) => {
     clearTimeout(timer.current);
     if (first === undefined || Math.round(first) === Math.round(share)) return;
@@ -142,11 +188,11 @@ function Sheets(props: SheetsProps) {
   return (
     <PanelGroup direction={layout === 'wide' ? 'horizontal' : 'vertical'} onLayout={keepShare}>
       <Panel id="passage" order={1} defaultSize={share} minSize={20}>
-        {passage}
+        <SheetPlace element={passage} />
       </Panel>
       <PanelResizeHandle className={styles.grip} aria-label={t('divider')} />
       <Panel id="question" order={2} defaultSize={100 - share} minSize={25}>
-        {question}
+        <SheetPlace element={question} />
       </Panel>
     </PanelGroup>
   );

@@ -3,6 +3,7 @@
 import { CircleHelp, LogOut } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
+import type { DeliveredTest } from '@/core/item/delivered';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
@@ -11,22 +12,23 @@ import styles from './header.module.css';
 import { SaveSign } from './SaveSign';
 import { TimeLeft } from './TimeLeft';
 
+/** The title of the section a question is in. */
+const sectionOf = (test: DeliveredTest, ref: string | null): string | undefined =>
+  test.parts.flatMap((part) => part.sections).find((one) => ref !== null && one.items.includes(ref))?.title;
+
 /** Which test and section, whether the answers are safe, the time, stopping for now, help. */
 export const Header = memo(function Header() {
   const t = useTranslations('header');
   const { test, studentName } = usePlayer();
-  const current = useAttempt((state) => state.current);
+  const section = useAttempt(({ current }) => sectionOf(test, current));
   const [dialog, setDialog] = useState<'stop' | 'help' | null>(null);
-  const section = test.parts
-    .flatMap((part) => part.sections)
-    .find((one) => current !== null && one.items.includes(current));
   return (
     <header className={styles.header}>
       <div className={styles.row}>
         <Mark className={styles.mark} />
         <div className={styles.title}>
           <h1>{test.title}</h1>
-          <p>{section ? t('about', { section: section.title, name: studentName }) : studentName}</p>
+          <p>{section === undefined ? studentName : t('about', { section, name: studentName })}</p>
         </div>
         <SaveSign />
         <TimeLeft />

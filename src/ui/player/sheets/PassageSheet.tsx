@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useEffect, useRef, type RefObject } from 'react';
+import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { questionOrder } from '@/core/item/delivered';
 import { ContentView } from '../../content/ContentView';
@@ -23,9 +23,6 @@ export const PassageSheet = memo(function PassageSheet({
   const ownRef = useRef<HTMLElement>(null);
   const contentRef = useRef<HTMLDivElement>(null);
   const stimulus = test.stimuli[stimulusId];
-  useEffect(() => {
-    ownRef.current?.scrollTo({ top: 0 });
-  }, [stimulusId]);
   if (!stimulus) return null;
   const numbers = questionOrder(test).flatMap((ref, i) =>
     test.items[ref]?.stimuli.includes(stimulusId) ? [i + 1] : [],

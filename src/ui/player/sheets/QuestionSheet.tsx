@@ -1,7 +1,7 @@
 'use client';
 
 import { CircleHelp, Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
-import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { memo, useEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf, type Responses } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
@@ -32,8 +32,8 @@ interface Props {
   readonly fromReview: boolean;
 }
 
-/** One question: its number and points, its body, what is missing, and the way on. */
-export function QuestionSheet({
+/** One question: its number and points, its body, what is missing, and the way on. Each question has a sheet of its own. */
+export const QuestionSheet = memo(function QuestionSheet({
   item,
   number,
   pageRef,
@@ -56,24 +56,13 @@ export function QuestionSheet({
   useEffect(() => {
     unseenRef.current = unseen;
   }, [unseen, unseenRef]);
-  const scrolled = useRef(false);
-  useEffect(() => {
-    const scroller = ownRef.current;
-    const mark = () => {
-      scrolled.current = true;
-    };
-    scroller?.addEventListener('scroll', mark, { passive: true });
-    return () => scroller?.removeEventListener('scroll', mark);
-  }, []);
-  useLayoutEffect(() => {
-    // Scrolling makes the browser lay out everything at once; most questions were never scrolled.
-    if (scrolled.current) ownRef.current?.scrollTo({ top: 0 });
-    scrolled.current = false;
-  }, [item.ref]);
   useEffect(() => {
     const another = shownRef.current !== null && shownRef.current !== item.ref;
-    if (another) headingRef.current?.focus({ preventScroll: layout !== 'narrow' });
     shownRef.current = item.ref;
+    if (!another) return undefined;
+    // After the question is painted: focusing makes the browser lay out everything at once.
+    const timer = setTimeout(() => headingRef.current?.focus({ preventScroll: layout !== 'narrow' }), 0);
+    return () => clearTimeout(timer);
   }, [item.ref, layout, shownRef]);
 
   return (
@@ -112,13 +101,12 @@ export function QuestionSheet({
       }
     >
       <div className={styles.question}>
-        {/* Keyed: what is being typed into one question must never end up in the next. */}
-        <ItemBody key={item.ref} item={item} onCheck={checking.check} />
+        <ItemBody item={item} onCheck={checking.check} />
         <Feedback item={item} />
       </div>
     </Sheet>
   );
-}
+});
 
 /** The lesson on this kind of question, at any moment and without losing the place (work.md, B8). */
 function HowTo({ item }: { item: DeliveredItem }) {
@@ -131,7 +119,7 @@ function HowTo({ item }: { item: DeliveredItem }) {
         <CircleHelp size="1.1em" aria-hidden="true" />
         {t('button')}
       </button>
-      <LessonDialog key={item.ref} item={item} open={open} onClose={() => setOpen(false)} />
+      <LessonDialog item={item} open={open} onClose={() => setOpen(false)} />
     </>
   );
 }

@@ -1,9 +1,10 @@
 'use client';
 
 import { ChevronDown } from 'lucide-react';
-import { memo, useCallback, useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
+import { useHandler } from '../../kit/useHandler';
 import { usePlayer } from '../PlayerContext';
 import styles from './trail.module.css';
 import { useOverview } from './useOverview';
@@ -25,14 +26,10 @@ export function Trail({ current, onGo, onReview }: Props) {
   const here = questions.find((one) => one.ref === current);
   const byRef = new Map(questions.map((one) => [one.ref, one]));
   const visible = !narrow || open;
-  const goRef = useRef(onGo);
-  useEffect(() => {
-    goRef.current = onGo;
-  });
-  const go = useCallback((ref: string) => {
+  const go = useHandler((ref: string) => {
     setOpen(false);
-    goRef.current(ref);
-  }, []);
+    onGo(ref);
+  });
 
   return (
     <nav className={styles.trail} aria-label={t('label')} data-narrow={narrow || undefined}>
