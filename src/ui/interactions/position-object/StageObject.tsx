@@ -57,9 +57,10 @@ export function StageObject(props: InteractionProps<PositionObjectModel> & { rea
       />
     </>
   );
+  const count = <CountChip counts={model.counts} chosen={points.length} />;
   return (
     <>
-      <CountChip counts={model.counts} chosen={points.length} />
+      {alone && count}
       <div data-operate="" className={pointable.buttons}>
         <ObjectSource
           src={src}
@@ -76,6 +77,7 @@ export function StageObject(props: InteractionProps<PositionObjectModel> & { rea
         <button type="button" className={shared.button} disabled={points.length === 0} onClick={placed.clear}>
           {alone ? t('removeAll') : t('removeAllOf', { name: object.alt })}
         </button>
+        {!alone && count}
       </div>
       <Notice words={placed.notice} />
       {layer && createPortal(onStage, layer)}
