@@ -113,7 +113,7 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
     { scope: 'worker' },
   ],
   app: async ({ workerApp }, use) => {
-    for (const table of ['item_results', 'item_sessions', 'responses', 'events', 'attempts'])
+    for (const table of ['test_results', 'item_results', 'item_sessions', 'responses', 'events', 'attempts'])
       workerApp.change(`DELETE FROM ${table}`);
     // A test may set what its student needs; the next one finds wren as she is.
     workerApp.change("UPDATE users SET needs = '{}' WHERE sign_in_name = 'wren'");

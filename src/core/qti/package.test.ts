@@ -1,13 +1,9 @@
 import { deliverTest } from '../item/deliver';
-import { readPackage, resolvePath, UnreadablePackage, type PackageFiles } from './package';
-import { itemFrom, SCORE } from './testItem';
+import { readPackage, resolvePath, UnreadablePackage } from './package';
+import { filesFrom, itemFrom, SCORE } from './testItem';
 import { parseXml, XmlError } from './xml';
 
 const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
-const files = (entries: Record<string, string>): PackageFiles => ({
-  paths: new Set(Object.keys(entries)),
-  read: (path) => new TextEncoder().encode(entries[path]),
-});
 const manifest = (...resources: [type: string, href: string][]) =>
   `<manifest identifier="pkg"><resources>${resources.map(([type, href], i) => `<resource identifier="r${i}" type="${type}" href="${href}"/>`).join('')}</resources></manifest>`;
 const item = (identifier: string, body: string, extra = '') =>
@@ -46,15 +42,15 @@ describe('paths stay inside the package', () => {
 
 describe('the import report', () => {
   const report = (entries: Record<string, string>) => {
-    const content = readPackage(files(entries));
+    const content = readPackage(filesFrom(entries));
     return {
       codes: content.problems.map(({ severity, code, file, line }) => `${severity} ${code} ${file}:${line}`),
       content,
     };
   };
   test('a package without a manifest cannot be read', () => {
-    expect(() => readPackage(files({}))).toThrow(UnreadablePackage);
-    expect(() => readPackage(files({ 'imsmanifest.xml': '<manifest' }))).toThrow(UnreadablePackage);
+    expect(() => readPackage(filesFrom({}))).toThrow(UnreadablePackage);
+    expect(() => readPackage(filesFrom({ 'imsmanifest.xml': '<manifest' }))).toThrow(UnreadablePackage);
   });
   test('what is wrong is named with file and line, and the rest is read', () => {
     const { codes, content } = report({
@@ -138,7 +134,7 @@ describe('content is cleaned by allow-list', () => {
 
 test('what a browser is given holds no key, no title, no feedback, no rubric', () => {
   const content = readPackage(
-    files({
+    filesFrom({
       'imsmanifest.xml': manifest(['imsqti_test_xmlv3p0', 'test.xml']),
       'test.xml': `<qti-assessment-test ${NS} identifier="t" title="Test"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="simultaneous"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="item.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
       'item.xml': item(
@@ -162,7 +158,7 @@ test('the same seed mixes choices the same way, fixed ones stay', () => {
     )
     .join('')}</qti-choice-interaction>`;
   const content = readPackage(
-    files({
+    filesFrom({
       'imsmanifest.xml': manifest(['imsqti_test_xmlv3p0', 'test.xml']),
       'test.xml': `<qti-assessment-test ${NS} identifier="t" title="T"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="simultaneous"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="i.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
       'i.xml': item('i', body),

@@ -1,7 +1,14 @@
+import type { PackageFiles } from './package';
 import { readItem } from './readItem';
 import { reporterFor, type Problem } from './problem';
 import { parseXml } from './xml';
 import type { Item } from '../item/item';
+
+/** A package in memory, for tests: path → text. */
+export const filesFrom = (sources: Readonly<Record<string, string>>): PackageFiles => ({
+  paths: new Set(Object.keys(sources)),
+  read: (path) => new TextEncoder().encode(sources[path]),
+});
 
 /** Reads an item from a fragment, for tests: declarations, body and processing inside a `qti-assessment-item`. */
 export function itemFrom(inside: string, attributes = ''): { item: Item; problems: Problem[] } {

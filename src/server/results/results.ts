@@ -1,9 +1,10 @@
 import { itemRefsOf } from '@/core/item/test';
 import { scoreItem } from '@/core/processing/score';
-import { toJson, type JsonValue } from '@/core/item/value';
+import { scoreTest, type ItemOutcome } from '@/core/processing/scoreTest';
+import { toJson, type JsonValue, type Value } from '@/core/item/value';
 import { deliverItem, deliverTest, itemSeed } from '@/core/item/deliver';
 import { questionOrder, type DeliveredItem } from '@/core/item/delivered';
-import { rawOf, type RawResponse } from '@/core/item/response';
+import { rawOf, readResponse, type RawResponse } from '@/core/item/response';
 import { prepareItem } from '@/core/processing/prepare';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -14,32 +15,57 @@ import { loadTest } from '../library/library';
 import { Refusal } from '../refusal';
 import type { User } from '../accounts/users';
 
-/** Scores every question of an attempt from its events and keeps the results. */
+const inJson = (outcomes: Readonly<Record<string, Value>>): string =>
+  JSON.stringify(Object.fromEntries(Object.entries(outcomes).map(([name, value]) => [name, toJson(value)])));
+
+/** Scores every question this attempt got from its events, then the test, and keeps the results. */
 export function scoreAttempt(db: Db, attempt: Pick<AttemptRow, 'id' | 'test_id' | 'seed'>): void {
   const { id: attemptId, seed } = attempt;
   const content = loadTest(db, attempt.test_id);
   if (!content) throw new Refusal('not-found', 404);
   const sessions = sessionsOf(db, attemptId);
   const state = stateOf(db, attemptId);
+  const got = new Set(orderOf(db, attempt).order);
+  const outcomesByRef = new Map<string, ItemOutcome>();
   for (const ref of itemRefsOf(content.test)) {
     const item = content.items.get(ref.item);
-    if (!item) continue;
+    if (!item || !got.has(ref.identifier)) continue;
     const session = sessions.get(ref.identifier);
-    const score = scoreItem(item, state.items[ref.identifier]?.responses ?? {}, {
-      seed: itemSeed(seed, ref.identifier),
-      tries: Math.max(1, session?.tries ?? 1),
-    });
+    const { responses = {}, opened = false } = state.items[ref.identifier] ?? {};
+    const ownSeed = itemSeed(seed, ref.identifier);
+    const score = scoreItem(item, responses, { seed: ownSeed, tries: Math.max(1, session?.tries ?? 1) });
     // An adaptive item was scored try by try; what its last check gave stands.
-    if (item.adaptive && session) Object.assign(score.outcomes, session.outcomes);
-    const outcomes = Object.fromEntries(
-      Object.entries(score.outcomes).map(([name, value]) => [name, toJson(value)]),
-    );
+    const outcomes = item.adaptive && session ? { ...score.outcomes, ...session.outcomes } : score.outcomes;
     prepared(
       db,
       `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
        ON CONFLICT (attempt_id, item) DO UPDATE SET outcomes = excluded.outcomes, progress = excluded.progress, scored_by = excluded.scored_by`,
-    ).run(attemptId, ref.identifier, JSON.stringify(outcomes), score.progress, score.scoredBy);
+    ).run(attemptId, ref.identifier, inJson(outcomes), score.progress, score.scoredBy);
+    const variables = prepareItem(item, ownSeed);
+    outcomesByRef.set(ref.identifier, {
+      item,
+      outcomes,
+      responses: new Map(
+        item.responses.map((one) => [
+          one.identifier,
+          readResponse(responses[one.identifier] ?? null, one).value,
+        ]),
+      ),
+      correct: new Map(
+        item.responses.map(({ identifier }) => [
+          identifier,
+          variables.get(identifier)?.correctResponse ?? null,
+        ]),
+      ),
+      presented: opened,
+    });
   }
+  if (content.test.outcomeProcessing.length === 0) return;
+  prepared(
+    db,
+    `INSERT INTO test_results (attempt_id, outcomes) VALUES (?, ?)
+     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes`,
+  ).run(attemptId, inJson(scoreTest(content.test, outcomesByRef)));
 }
 
 export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
@@ -75,7 +101,7 @@ function verdictOf(
 }
 
 /** The questions of an attempt in the order this student had them. */
-function orderOf(db: Db, attempt: AttemptRow): { title: string; order: string[] } {
+function orderOf(db: Db, attempt: Pick<AttemptRow, 'test_id' | 'seed'>): { title: string; order: string[] } {
   const content = loadTest(db, attempt.test_id);
   if (!content) throw new Refusal('not-found', 404);
   const delivered = deliverTest(content.test, content.items, content.stimuli, attempt.seed);
@@ -100,12 +126,18 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     ];
   });
   const marked = questions.filter((one) => one.verdict !== 'not-marked');
+  const whole = prepared<[string], { outcomes: string }>(
+    db,
+    'SELECT outcomes FROM test_results WHERE attempt_id = ?',
+  ).get(attempt.id);
+  // What the test itself says its score is; else the points of its questions.
+  const own = whole ? (JSON.parse(whole.outcomes) as Record<string, JsonValue>) : {};
   return {
     title,
     handedInAt: attempt.handed_in_at,
     questions,
-    score: marked.reduce((sum, one) => sum + (one.score ?? 0), 0),
-    maximum: marked.reduce((sum, one) => sum + (one.maximum ?? 0), 0),
+    score: numberIn(own, 'SCORE') ?? marked.reduce((sum, one) => sum + (one.score ?? 0), 0),
+    maximum: numberIn(own, 'MAXSCORE') ?? marked.reduce((sum, one) => sum + (one.maximum ?? 0), 0),
     notMarked: questions.length - marked.length,
   };
 }
