@@ -40,8 +40,8 @@ class Reader {
     if (this.depth > MAX_DEPTH) throw new Unreadable('nested too deep');
     const args = [this.signed()];
     for (;;) {
-      if (this.take('+')) args.push(this.term());
-      else if (this.take('-')) args.push({ t: 'neg', arg: this.term() });
+      if (this.take('+')) args.push(this.signed());
+      else if (this.take('-')) args.push({ t: 'neg', arg: this.signed() });
       else break;
     }
     this.depth -= 1;

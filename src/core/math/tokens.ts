@@ -67,6 +67,8 @@ const RELATIONS: Readonly<Record<string, RelationOp>> = {
   '>=': '>=',
   '≤': '<=',
   '≥': '>=',
+  '⩽': '<=',
+  '⩾': '>=',
   '≠': '!=',
   '!=': '!=',
   lt: '<',
@@ -156,6 +158,9 @@ function plain(source: string): string {
     )
     .replace(/(\d)\{,\}(?=\d{3}(?!\d))/g, '$1,')
     .replace(/[\u2212\u2013]/g, '-')
+    .replace(/\\(?:operatorname|mathrm)\{([a-z]+)\}/g, (all, name: string) =>
+      name in FUNCTION_NAMES ? `\\${name} ` : all,
+    )
     .replace(/\\[,;:! ]|~|&nbsp;|\u00a0/g, ' ');
 }
 
@@ -277,7 +282,7 @@ export function tokenize(source: string): Token[] {
       tokens.push(token);
       continue;
     }
-    const relation = /^(<=|>=|!=|[=<>≤≥≠])/.exec(rest)?.[1];
+    const relation = /^(<=|>=|!=|[=<>≤≥⩽⩾≠])/.exec(rest)?.[1];
     const op = relation === undefined ? undefined : RELATIONS[relation];
     if (relation !== undefined && op) {
       tokens.push({ k: 'rel', op });
