@@ -23,7 +23,8 @@ const projects = [
 ];
 
 /** Packages that are published as modules only, which Jest has to turn into what it runs. */
-const MODULES = 'use-intl|intl-messageformat|icu-minify|@formatjs|lucide-react|mathlive|@cortex-js|@tiptap';
+const MODULES =
+  'use-intl|intl-messageformat|icu-minify|@formatjs|lucide-react|mathlive|@cortex-js|@tiptap|react-resizable-panels';
 
 export default async () => ({
   projects: await Promise.all(

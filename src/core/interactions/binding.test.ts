@@ -110,9 +110,10 @@ const TABLE: readonly [name: string, body: string, ...allowed: Allowed[]][] = [
   ['cell grid', ours('cell-grid', 'data-rows="2" data-cols="3"'), ['multiple', 'identifier']],
 ];
 
-const PAIRS = CARDINALITIES.flatMap((cardinality) =>
-  cardinality === 'record' ? [[cardinality, '']] : BASE_TYPES.map((type) => [cardinality, type]),
-) as readonly (readonly [string, string])[];
+type Declared = readonly [cardinality: string, type: string];
+const PAIRS = CARDINALITIES.flatMap((cardinality): Declared[] =>
+  cardinality === 'record' ? [[cardinality, '']] : BASE_TYPES.map((type): Declared => [cardinality, type]),
+);
 
 test.each(TABLE)('%s', (_name, body, ...allowed) => {
   const taken = PAIRS.filter(([cardinality, type]) => {

@@ -52,7 +52,11 @@ const transport: Transport = {
 };
 
 /** A player with these questions. What is done goes through the real session and reducer. */
-export function testPlayer(items: readonly DeliveredItem[], state: Partial<AttemptState> = {}): TestPlayer {
+export function testPlayer(
+  items: readonly DeliveredItem[],
+  state: Partial<AttemptState> = {},
+  stimuli: DeliveredTest['stimuli'] = {},
+): TestPlayer {
   const session = new AttemptSession(
     'page',
     { state: { ...NEW_ATTEMPT, phase: 'running', ...state }, cursor: 0, serverNow: 1_000_000 },
@@ -74,7 +78,7 @@ export function testPlayer(items: readonly DeliveredItem[], state: Partial<Attem
       },
     ],
     items: Object.fromEntries(items.map((item) => [item.ref, item])),
-    stimuli: {},
+    stimuli,
     assets: [],
   };
   const said: string[] = [];

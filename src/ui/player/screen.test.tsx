@@ -1,0 +1,147 @@
+import { act, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import '../interactions/testView';
+import { PlayerScreen } from './PlayerScreen';
+import { someQuestion, testPlayer } from './testPlayer';
+
+const user = userEvent.setup();
+/** Whether what is looked for below the edge has been on screen. */
+let seeing = true;
+beforeEach(() => {
+  seeing = true;
+});
+beforeAll(() => {
+  Element.prototype.scrollIntoView = () => undefined;
+  Element.prototype.scrollTo = () => undefined;
+  // jsdom computes no styles of pseudo-elements and says so at every dialog.
+  const computed = window.getComputedStyle.bind(window);
+  window.getComputedStyle = (element) => computed(element);
+  Object.assign(globalThis, {
+    IntersectionObserver: class {
+      constructor(private readonly tell: (entries: object[]) => void) {}
+      observe(target: Element): void {
+        const intersectionRect = { height: seeing ? 50 : 0 };
+        this.tell([{ target, isIntersecting: seeing, intersectionRatio: seeing ? 1 : 0, intersectionRect }]);
+      }
+      unobserve(): void {
+        /* nothing more is told */
+      }
+      disconnect(): void {
+        /* nothing more is told */
+      }
+    },
+  });
+});
+
+const question = (number: number) => screen.getByRole('heading', { name: `Question ${number}` });
+const press = (name: string | RegExp) => user.click(screen.getByRole('button', { name }));
+const later = (ms = 40) => act(() => new Promise((resolve) => setTimeout(resolve, ms)));
+const PASSAGE = {
+  light: {
+    title: 'The short light',
+    body: [{ kind: 'text', text: 'It blinked twice.' }],
+  },
+} as const;
+
+function open(numbers = 3) {
+  const items = Array.from({ length: numbers }, (_, i) =>
+    someQuestion(`Q${i + 1}`, { stimuli: i === 1 || i === 2 ? ['light'] : [] }),
+  );
+  const player = testPlayer(items, {}, PASSAGE);
+  player.show(<PlayerScreen onHandedIn={() => undefined} ready />);
+  return player;
+}
+
+test('next and back, the heading takes the focus; the last question leads to looking over', async () => {
+  open();
+  await press('Next');
+  expect(question(2)).toBeTruthy();
+  await later();
+  expect(document.activeElement).toBe(question(2));
+  await press('Back');
+  expect(question(1)).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Back' })).toHaveProperty('disabled', true);
+  await press(/^Question 3:/);
+  await press(/^Look over/);
+  expect(screen.queryByRole('heading', { name: 'Question 3' })).toBeNull();
+  expect(screen.getAllByRole('heading').map((one) => one.textContent)).toContain('Look over your answers');
+});
+
+test('only the present question is in the page, also when its neighbours are drawn', async () => {
+  open();
+  await later(250);
+  expect(screen.getAllByRole('radio')).toHaveLength(2);
+  expect(document.querySelectorAll('[data-sheet=question]')).toHaveLength(1);
+  await press('Next');
+  expect(document.querySelectorAll('[data-sheet=question]')).toHaveLength(1);
+  expect(document.querySelectorAll('[data-sheet=passage]')).toHaveLength(1);
+});
+
+test('what is answered stays with its question, drawn ahead or not', async () => {
+  const { session } = open();
+  await later(250);
+  await user.click(screen.getByRole('radio', { name: 'flow' }));
+  await press('Next');
+  expect(screen.getByRole('radio', { name: 'flow' })).toHaveProperty('checked', false);
+  await user.click(screen.getByRole('radio', { name: 'ebb' }));
+  await press('Back');
+  expect(screen.getByRole('radio', { name: 'flow' })).toHaveProperty('checked', true);
+  const { items } = session.getState();
+  expect([items.Q1?.responses, items.Q2?.responses]).toEqual([{ R: 'B' }, { R: 'A' }]);
+});
+
+test('an answer that changes while its sheet lies ready is the new one when it is shown', async () => {
+  const { session } = open();
+  await later(250);
+  act(() => session.dispatch({ type: 'answered', item: 'Q2', responses: { R: 'B' }, how: 'edit' }));
+  await press('Next');
+  expect(screen.getByRole('radio', { name: 'flow' })).toHaveProperty('checked', true);
+});
+
+test('a passage stands beside all its questions as the same sheet, and not beside others', async () => {
+  open();
+  expect(screen.queryByText('It blinked twice.')).toBeNull();
+  await press('Next');
+  const passage = screen.getByText('It blinked twice.');
+  expect(screen.getByText('Passage · questions 2–3')).toBeTruthy();
+  await press('Next');
+  expect(screen.getByText('It blinked twice.')).toBe(passage);
+  await press(/^Question 1:/);
+  expect(screen.queryByText('It blinked twice.')).toBeNull();
+});
+
+test('leaving something never seen is asked about once per question', async () => {
+  seeing = false;
+  open();
+  await press('Next');
+  const dialog = await screen.findByRole('dialog');
+  expect(question(1)).toBeTruthy();
+  await user.click(within(dialog).getByRole('button', { name: 'Go on anyway' }));
+  expect(question(2)).toBeTruthy();
+  await press(/^Question 1:/);
+  // Question 2 is asked about too, once.
+  await user.click(await screen.findByRole('button', { name: 'Go on anyway' }));
+  await press('Next');
+  expect(question(2)).toBeTruthy();
+});
+
+test('looking over leads to a question and back again', async () => {
+  open();
+  await press(/Look over/);
+  const [, row] = [...document.querySelectorAll('[data-review-row]')];
+  if (!row) throw new Error('no rows');
+  await user.click(row);
+  expect(question(2)).toBeTruthy();
+  await press('Back to the list');
+  expect(screen.queryByRole('heading', { name: 'Question 2' })).toBeNull();
+});
+
+test('the keys: next, back, flag, look over', async () => {
+  const { session } = open();
+  await user.keyboard('{Alt>}n{/Alt}');
+  expect(question(2)).toBeTruthy();
+  await user.keyboard('{Alt>}l{/Alt}');
+  expect(session.getState().items.Q2?.flagged).toBe(true);
+  await user.keyboard('{Alt>}b{/Alt}');
+  expect(question(1)).toBeTruthy();
+});
