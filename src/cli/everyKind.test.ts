@@ -1,4 +1,6 @@
 import { join } from 'node:path';
+import { rawOf } from '@/core/item/response';
+import { prepareItem } from '@/core/processing/prepare';
 import { readPackage } from '@/core/qti/package';
 import { filesAt } from '@/server/library/files';
 import { scoreRows } from './scoreRows';
@@ -26,6 +28,18 @@ const TABLE: readonly Row[] = [
   ['choice-2', ['A', 'B'], 0, 'complete'],
   ['choice-2', ['B', 'D'], 0, 'complete'],
   ['choice-2', ['A', 'B', 'C'], 1, 'partial'],
+  ['hottext-2', ['D', 'A'], 1, 'complete'],
+  ['hottext-2', ['A', 'B'], 0, 'complete'],
+  ['hottext-2', ['B'], 0, 'partial'],
+  ['slider-2', '0.25', 1, 'complete'],
+  ['slider-2', '0.5', 0, 'complete'],
+  ['order-1', ['C', 'A', 'D', 'B'], 1, 'complete'],
+  ['order-1', ['A', 'B', 'C', 'D'], 0, 'complete'],
+  ['order-1', ['C', 'A'], 0, 'partial'],
+  ['order-2', ['X', 'Z', 'Y'], 1, 'complete'],
+  // One of three stands where it belongs.
+  ['order-2', ['X', 'Y', 'Z'], 1 / 3, 'complete'],
+  ['order-2', ['Z', 'Y', 'X'], 0, 'complete'],
   ['inline-choice-1', 'LT', 1, 'complete'],
   ['inline-choice-1', 'GT', 0, 'complete'],
   ['inline-choice-2', { R1: 'B', R2: 'A' }, 2, 'complete'],
@@ -169,13 +183,74 @@ test.each(TABLE.map(([item, given, score, progress]) => ({ item, given, score, p
   },
 );
 
-test('every machine-scored question is in the table with a full and a poorer score', () => {
-  const machine = [...content.items.values()]
-    .filter((item) => item.responseProcessing !== null)
-    .map((item) => item.identifier);
-  const untried = machine.filter((item) => !TABLE.some(([one]) => one === item));
-  // Their answers depend on drawn values or stand in the browser tests of the first kinds.
-  expect(untried).toEqual(['hottext-2', 'slider-2', 'order-1', 'order-2', 'end-attempt-2']);
+const machine = [...content.items.values()].filter((item) => item.responseProcessing !== null);
+
+test('every machine-scored question is in the table', () => {
+  const untried = machine
+    .map((item) => item.identifier)
+    .filter((item) => !TABLE.some(([one]) => one === item));
+  // Values of its own are drawn for each attempt: tried below with the answer that was drawn.
+  expect(untried).toEqual(['end-attempt-2']);
+});
+
+/** The answer of the key, or of the table where any of several answers is right. */
+const RIGHT_IN_TABLE: Readonly<Record<string, Given>> = {
+  'cell-grid-1': [
+    'r1c1',
+    'r1c2',
+    'r1c3',
+    'r1c4',
+    'r2c1',
+    'r2c2',
+    'r2c3',
+    'r2c4',
+    'r3c1',
+    'r3c2',
+    'r3c3',
+    'r3c4',
+  ],
+};
+
+describe.each(machine.map((item) => [item.identifier, item] as const))('%s', (identifier, item) => {
+  const scored = (responses: Record<string, unknown>) => {
+    const [row] = scoreRows(content, [{ item: identifier, responses }]);
+    return row;
+  };
+  const everywhere = (given: unknown) =>
+    Object.fromEntries(item.responses.map((response) => [response.identifier, given]));
+  const isHint = item.responses.some((response) => response.identifier === 'HINT');
+  test('the right answer has every point', () => {
+    const variables = prepareItem(item, identifier);
+    const key = Object.fromEntries(
+      item.responses.map((response) => [
+        response.identifier,
+        RIGHT_IN_TABLE[identifier] ?? rawOf(variables.get(response.identifier)?.correctResponse ?? null),
+      ]),
+    );
+    const row = scored(key);
+    expect(row?.error).toBeUndefined();
+    expect(row?.outcomes?.SCORE).toBe(row?.outcomes?.MAXSCORE);
+    expect(row?.progress).toBe(identifier === 'media-1' ? 'partial' : 'complete');
+  });
+  test('no answer is empty and worth nothing', () => {
+    for (const nothing of [{}, everywhere(null), everywhere(''), everywhere([])])
+      expect(scored(nothing)).toMatchObject({ progress: 'empty', outcomes: { SCORE: 0 } });
+  });
+  test.each([
+    ['a word', '~!'],
+    ['words', 'x y z'],
+    ['a number', 12345.5],
+    ['half a formula', '\\frac{1}{'],
+    ['a list', ['~!', 'A A', 'x y z']],
+    ['a record', { a: '1', b: null }],
+    ['ten thousand brackets', '('.repeat(10_000)],
+  ])('%s is worth nothing and no exception', (_what, given) => {
+    const row = scored(everywhere(given));
+    expect(row?.outcomes?.SCORE).toBe(0);
+    // What a box for words or a scribbled number takes is an answer, if a wrong one; anything else is not complete.
+    if (!/text-entry|equation|slider|media/.test(identifier) && !isHint)
+      expect(row?.progress).not.toBe('complete');
+  });
 });
 
 test.each([

@@ -47,5 +47,8 @@ test('what is wrong with a row is said in it, and the rest is scored', () => {
     { item: 'reading-5', responses: { RESPONSE: 'Two sentences.' } },
   ]);
   expect(rows.map((one) => one.error === undefined)).toEqual([false, false, false, false, false, true]);
+  // An item that is not there cannot be scored; a response that is not there, or has another shape, counts as not given.
+  expect(rows.map((one) => one.outcomes?.SCORE)).toEqual([undefined, 0, 0, 0, undefined, 0]);
+  expect(rows[1]).toMatchObject({ progress: 'empty', error: 'the item has no response OTHER' });
   expect(rows[5]).toMatchObject({ scoredBy: 'person', progress: 'complete', outcomes: { MAXSCORE: 2 } });
 });

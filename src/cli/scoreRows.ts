@@ -70,8 +70,8 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
     const item = content.items.get(identifier);
     if (!item) return { item: identifier, error: `the package has no deliverable item ${identifier}` };
     const raw = Object.fromEntries(Object.entries(responses).map(([name, value]) => [name, toRaw(value)]));
+    // What cannot be taken counts as not given; the rest of the row is scored all the same.
     const error = errorIn(item, raw);
-    if (error !== null) return { item: identifier, error };
     const score = scoreItem(item, raw, { seed: identifier });
     return {
       item: identifier,
@@ -80,6 +80,7 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
       ),
       progress: score.progress,
       scoredBy: score.scoredBy,
+      ...(error !== null && { error }),
     };
   });
 }

@@ -65,7 +65,9 @@ export function joinProgress(
   { minimum, maximum }: Counts,
   response: RawResponse,
 ): Progress {
-  const pairs = joinedPairs(response);
+  // A pair of something that is not offered is no pair; nobody can make it by hand.
+  const known = new Set(offers.map((one) => one.identifier));
+  const pairs = joinedPairs(response).filter((pair) => pair.every((end) => known.has(end)));
   const ends = offers.reduce((sum, one) => sum + (one.matchMax === 0 ? Infinity : one.matchMax), 0);
   const wanted = Math.max(1, Math.min(minimum, Math.floor(ends / 2)));
   if (pairs.length === 0) return empty('pairs', { wanted, made: 0 });

@@ -101,6 +101,8 @@ export const numberLine = defineInteraction<NumberLineModel>({
     if (model.mode === 'interval') return readIntervals(texts[0] ?? '') ? complete : partial('notReadable');
     const points = pointsOn(model, response);
     if (points.length < texts.length) return partial('notANumber');
+    const offTheLine = points.some((point) => !q.equals(clampTo(model.scale, point), point));
+    if (offTheLine) return partial('notReadable');
     const progress = countProgress(points.length, model.counts);
     return progress.state === 'partial' && points.length < model.counts.minimum
       ? partial('points', { wanted: model.counts.minimum, plotted: points.length })

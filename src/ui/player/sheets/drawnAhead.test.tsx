@@ -1,4 +1,5 @@
 import { act, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { useEffect, useState } from 'react';
 import { SheetPlace, useDrawnAhead } from './drawnAhead';
 
@@ -58,11 +59,7 @@ test('going there puts the sheet in place before its effects run; the one left b
 test('a sheet that is kept is found again as it was left; one that is not, is new', async () => {
   const { rerender } = render(<Book keys={['one', 'two']} shown={['one']} />);
   const box = () => screen.getByLabelText<HTMLInputElement>('page one');
-  act(() => {
-    const setValue = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
-    setValue?.call(box(), 'ebb');
-    box().dispatchEvent(new Event('input', { bubbles: true }));
-  });
+  await userEvent.setup().type(box(), 'ebb');
   expect(box().value).toBe('ebb');
   rerender(<Book keys={['one', 'two']} shown={['two']} />);
   rerender(<Book keys={['one', 'two']} shown={['one']} />);
