@@ -1,0 +1,73 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { itemRefsOf } from '@/core/item/test';
+import { filesFrom } from '@/core/qti/testItem';
+import { openDatabase, type Db } from '../db/open';
+import { importPackage, loadAsset, loadTest } from './library';
+
+const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
+const SVG = '<svg xmlns="http://www.w3.org/2000/svg"/>';
+/** A package with a test of these items, each saying its word. */
+const packageOf = (words: Readonly<Record<string, string>>, title = 'Tides') =>
+  filesFrom({
+    'imsmanifest.xml':
+      '<manifest identifier="shore"><resources><resource identifier="t" type="imsqti_test_xmlv3p0" href="test.xml"/></resources></manifest>',
+    'test.xml': `<qti-assessment-test ${NS} identifier="t" title="${title}"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="simultaneous"><qti-assessment-section identifier="s" title="s" visible="true">${Object.keys(
+      words,
+    )
+      .map((one) => `<qti-assessment-item-ref identifier="${one}" href="${one}.xml"/>`)
+      .join('')}</qti-assessment-section></qti-test-part></qti-assessment-test>`,
+    ...Object.fromEntries(
+      Object.entries(words).map(([one, word]) => [
+        `${one}.xml`,
+        `<qti-assessment-item ${NS} identifier="${one}" title="t"><qti-item-body><p>${word} <img src="map.svg" alt="map"/></p></qti-item-body></qti-assessment-item>`,
+      ]),
+    ),
+    'map.svg': SVG,
+    'secret.txt': 'not used by any item',
+  });
+
+let folder: string;
+let db: Db;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'able-library-'));
+  db = openDatabase(join(folder, 'test.sqlite'));
+});
+afterEach(() => {
+  db.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('a package is kept with its tests, items and the files they use, and no others', () => {
+  const { testIds, packageId } = importPackage(db, packageOf({ a: 'ebb', b: 'flow' }));
+  const content = loadTest(db, testIds[0] ?? 0);
+  expect(content?.test.title).toBe('Tides');
+  expect([...(content?.items.keys() ?? [])]).toEqual(['a', 'b']);
+  expect(loadAsset(db, packageId, 'map.svg')).toEqual({
+    mediaType: 'image/svg+xml',
+    bytes: Buffer.from(SVG),
+  });
+  expect(loadAsset(db, packageId, 'secret.txt')).toBeNull();
+  expect(loadAsset(db, packageId, '../test.sqlite')).toBeNull();
+  expect(loadTest(db, 999)).toBeNull();
+});
+
+test('importing again replaces the content, and the test keeps its number', async () => {
+  const before = importPackage(db, packageOf({ a: 'ebb', b: 'flow' }));
+  expect(JSON.stringify(loadTest(db, before.testIds[0] ?? 0)?.items.get('a'))).toContain('ebb');
+  await new Promise((resolve) => setTimeout(resolve, 5));
+  const after = importPackage(db, packageOf({ a: 'spring tide', c: 'neap' }, 'Tides, again'));
+  expect(after).toMatchObject({ testIds: before.testIds, packageId: before.packageId });
+  const content = loadTest(db, after.testIds[0] ?? 0);
+  expect(content?.test.title).toBe('Tides, again');
+  expect(content && itemRefsOf(content.test).map((ref) => ref.identifier)).toEqual(['a', 'c']);
+  expect(JSON.stringify(content?.items.get('a'))).toContain('spring tide');
+  expect(content?.items.has('b')).toBe(false);
+});
+
+test('a package that cannot be read leaves the library as it was', () => {
+  const { testIds } = importPackage(db, packageOf({ a: 'ebb' }));
+  expect(() => importPackage(db, filesFrom({ 'imsmanifest.xml': '<manifest' }))).toThrow();
+  expect(loadTest(db, testIds[0] ?? 0)?.items.size).toBe(1);
+});
