@@ -1,5 +1,5 @@
 import { choice, CHOICES } from './answers';
-import { BENCHMARK, expect, goTo, signIn, startTest, test } from './app';
+import { BENCHMARK, expect, goTo, picturesShown, signIn, startTest, test } from './app';
 import { expectAccessible, expectAccessibleInEveryScheme, LOOKS } from './axe';
 
 test('every question passes axe in every scheme', async ({ page, app }) => {
@@ -13,6 +13,7 @@ test('every question passes axe in every scheme', async ({ page, app }) => {
   for (let number = 1; number <= 12; number += 1) {
     await goTo(page, number);
     if (number === 9 || number === 10) await expect(page.locator('math-field')).toBeVisible();
+    await picturesShown(page);
     await expectAccessibleInEveryScheme(page, `question ${number}`);
   }
   await page

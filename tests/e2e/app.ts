@@ -238,6 +238,19 @@ export async function goTo(page: Page, number: number): Promise<void> {
   await expect(page.getByRole('heading', { name: `Question ${number}`, exact: true })).toBeVisible();
 }
 
+/** Every picture and drawing on the sheets has a size; one that collapsed would be missed without a word. */
+export async function picturesShown(page: Page): Promise<void> {
+  const sizes = await page
+    .locator('main :is(img, svg[viewBox]:not([aria-hidden=true])):visible, main figure svg')
+    .evaluateAll((all) =>
+      all
+        .map((one) => ({ box: one.getBoundingClientRect(), what: one.outerHTML.slice(0, 120) }))
+        .filter(({ box }) => box.width < 16 || box.height < 16)
+        .map(({ what }) => what),
+    );
+  expect(sizes).toEqual([]);
+}
+
 /** Presses Next. */
 export async function next(page: Page): Promise<void> {
   const before = await heading(page).textContent();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { EVERY_KIND, expect, goTo, ready, startTest, test, type App } from './app';
+import { EVERY_KIND, expect, goTo, picturesShown, ready, startTest, test, type App } from './app';
 import { expectAccessible, expectAccessibleInEveryScheme } from './axe';
 import { KINDS, numberOf } from './kinds';
 
@@ -19,6 +19,7 @@ for (const half of [KINDS.slice(0, HALF), KINDS.slice(HALF)]) {
     for (const kind of half) {
       await goTo(page, numberOf(kind.item));
       await kind.pointer(page);
+      await picturesShown(page);
       await expectAccessibleInEveryScheme(page, kind.item);
     }
   });

@@ -43,6 +43,22 @@ test('an SVG keeps its own attribute names', () => {
   expect(container.querySelector('path')?.getAttribute('stroke-width')).toBe('2');
 });
 
+test.each([
+  ['viewBox="0 0 560 250"', '35rem', '0 0 560 250'],
+  ['viewBox="0 0 560 250" width="320"', '20rem', '0 0 560 250'],
+  ['width="320" height="160"', '20rem', '0 0 320 160'],
+  ['', '100%', null],
+])('a drawing with %s is as wide as %s and never collapses', (attributes, basis, viewBox) => {
+  const { container } = show(read(`<figure><svg xmlns="http://www.w3.org/2000/svg" ${attributes}><path d="M0 0h9"/></svg></figure>`), {
+    enlarge: true,
+  });
+  const drawing = container.querySelector('figure > span > span:last-child > svg');
+  expect(drawing?.getAttribute('viewBox')).toBe(viewBox);
+  expect((drawing as SVGElement).style.width).toBe('100%');
+  expect(drawing?.hasAttribute('width')).toBe(false);
+  expect((drawing?.parentElement as HTMLElement).style.flexBasis).toBe(basis);
+});
+
 test('what was not resolved on the server shows nothing', () => {
   const { container } = show(
     read('<p>Seen<qti-feedback-inline outcome-identifier="F" identifier="x"> secret</qti-feedback-inline><qti-template-inline template-identifier="T" identifier="y"> other</qti-template-inline></p>'),

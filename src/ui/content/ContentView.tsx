@@ -55,6 +55,21 @@ const VOID = new Set(['img', 'br', 'hr', 'source', 'track', 'col']);
 const isPicture = (node: ContentNode): boolean =>
   node.kind === 'element' && (node.name === 'img' || node.name === 'svg');
 
+/** A drawing fills what it stands in, which is as wide as it says, or as wide as what it is drawn on. */
+function drawingProps({ width, height, viewBox }: Readonly<Record<string, string>>) {
+  const [, , across] = viewBox?.trim().split(/[\s,]+/) ?? [];
+  const bare = width !== undefined && height !== undefined ? `0 0 ${parseFloat(width)} ${parseFloat(height)}` : undefined;
+  return {
+    widest: rem(width) ?? rem(across) ?? '100%',
+    filling: {
+      viewBox: viewBox ?? bare,
+      width: undefined,
+      height: undefined,
+      style: { display: 'block', width: '100%', height: 'auto' },
+    },
+  };
+}
+
 /** A picture with its button; what an SVG holds is drawn as ever, without buttons of its own. */
 function drawPicture(
   node: Extract<ContentNode, { kind: 'element' }>,
@@ -62,10 +77,18 @@ function drawPicture(
   slots: ContentSlots,
   props: Record<string, unknown>,
 ): ReactNode {
-  const inside = node.name === 'img' ? [] : drawAll(node.children, { ...slots, enlarge: false });
+  if (node.name === 'img') {
+    return (
+      <Enlargeable key={key} widest="auto">
+        {createElement('img', { ...props, key: 'picture' })}
+      </Enlargeable>
+    );
+  }
+  const { widest, filling } = drawingProps(node.attributes);
+  const inside = drawAll(node.children, { ...slots, enlarge: false });
   return (
-    <Enlargeable key={key} widest="auto">
-      {createElement(node.name, { ...props, key: 'picture' }, ...(node.name === 'img' ? [] : inside))}
+    <Enlargeable key={key} widest={widest}>
+      {createElement('svg', { ...props, ...filling, key: 'picture' }, ...inside)}
     </Enlargeable>
   );
 }
