@@ -2,8 +2,10 @@ import '@/ui/content/vocabulary.css';
 import '@/ui/kit/global.css';
 import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
+import { NO_NEEDS } from '@/core/needs';
 import { cssVariables, SCHEMES } from '@/core/view/schemes';
+import { currentUser } from './http';
 
 export const metadata: Metadata = {
   title: 'Able Compass',
@@ -16,9 +18,15 @@ const SCHEME_CSS = Object.values(SCHEMES)
   .map(({ id, palette }) => `${id === 'paper' ? ':root,' : ''}[data-scheme=${id}]{${cssVariables(palette)}}`)
   .join('');
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+/** Every page comes in its reader's colours and size from the first paint on; a flash of others could not be read by some. */
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const needs = (await currentUser())?.needs ?? NO_NEEDS;
+  const look = {
+    '--magnification': needs.magnification,
+    colorScheme: SCHEMES[needs.scheme].dark ? 'dark' : 'light',
+  } as CSSProperties;
   return (
-    <html lang="en" data-scheme="paper">
+    <html lang="en" data-scheme={needs.scheme} style={look}>
       <head>
         <style dangerouslySetInnerHTML={{ __html: SCHEME_CSS }} />
       </head>

@@ -28,6 +28,9 @@ for (const { id: scheme } of LOOKS) {
     app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
     await signIn(page, app, 'wren');
     await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
+    // As it comes, before any script has run.
+    const sent = await (await page.request.get(`${app.url}/tests`)).text();
+    expect(sent).toMatch(new RegExp(`<html[^>]*data-scheme="${scheme}"`));
     await expectAccessible(page, 'my tests');
     await page.getByRole('link', { name: BENCHMARK }).click();
     await expect(page.getByRole('heading', { name: 'Before you start' })).toBeVisible();
