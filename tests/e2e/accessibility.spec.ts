@@ -1,5 +1,15 @@
 import { choice, CHOICES } from './answers';
-import { BENCHMARK, expect, goTo, picturesShown, signIn, startTest, test } from './app';
+import {
+  askToHandIn,
+  BENCHMARK,
+  expect,
+  goTo,
+  lookOver,
+  picturesShown,
+  signIn,
+  startTest,
+  test,
+} from './app';
 import { expectAccessible, expectAccessibleInEveryScheme, LOOKS } from './axe';
 
 test('every question passes axe in every scheme', async ({ page, app }) => {
@@ -16,10 +26,7 @@ test('every question passes axe in every scheme', async ({ page, app }) => {
     await picturesShown(page);
     await expectAccessibleInEveryScheme(page, `question ${number}`);
   }
-  await page
-    .getByRole('navigation')
-    .getByRole('button', { name: /Look over/ })
-    .click();
+  await lookOver(page);
   await expectAccessibleInEveryScheme(page, 'review');
 });
 
@@ -45,11 +52,7 @@ for (const { id: scheme } of LOOKS) {
     await expect(page.getByRole('dialog')).toBeVisible();
     await expectAccessible(page, 'help');
     await page.getByRole('button', { name: 'Close', exact: true }).last().click();
-    await page
-      .getByRole('navigation')
-      .getByRole('button', { name: /Look over/ })
-      .click();
-    await page.getByRole('button', { name: 'Hand in …' }).click();
+    await askToHandIn(page);
     await expect(page.getByRole('dialog')).toBeVisible();
     await expectAccessible(page, 'hand in');
     await page.getByRole('button', { name: 'Hand in now' }).click();

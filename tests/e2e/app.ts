@@ -251,6 +251,19 @@ export async function picturesShown(page: Page): Promise<void> {
   expect(sizes).toEqual([]);
 }
 
+/** From a question to looking over, by the trail. */
+export const lookOver = (page: Page) =>
+  page
+    .getByRole('navigation')
+    .getByRole('button', { name: /Look over/ })
+    .click();
+
+/** From a question to the last confirmation before handing in. */
+export async function askToHandIn(page: Page): Promise<void> {
+  await lookOver(page);
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+}
+
 /** Presses Next. */
 export async function next(page: Page): Promise<void> {
   const before = await heading(page).textContent();

@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test';
-import { EVERY_KIND, expect, goTo, picturesShown, ready, startTest, test, type App } from './app';
+import {
+  type App,
+  askToHandIn,
+  EVERY_KIND,
+  expect,
+  goTo,
+  picturesShown,
+  ready,
+  startTest,
+  test,
+} from './app';
 import { expectAccessible, expectAccessibleInEveryScheme } from './axe';
 import { KINDS, numberOf } from './kinds';
 
@@ -53,11 +63,7 @@ test('other looks, an enlarged grid, how to answer, and answers looked at again 
     await goTo(page, numberOf(kind.item));
     await kind.pointer(page);
   }
-  await page
-    .getByRole('navigation')
-    .getByRole('button', { name: /Look over/ })
-    .click();
-  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await askToHandIn(page);
   await page.getByRole('button', { name: 'Hand in now' }).click();
   await page.getByRole('link', { name: 'See my answers' }).click();
   for (const item of ['gap-match-1', 'coordinate-plane-2', 'match-2']) {

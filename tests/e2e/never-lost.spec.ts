@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choice, CHOICES, status } from './answers';
-import { expect, goTo, ready, saved, signIn, startTest, test, type App } from './app';
+import { type App, askToHandIn, expect, goTo, ready, saved, signIn, startTest, test } from './app';
 
 /** Opens the attempt again from My tests, as on any computer. */
 async function goOn(page: Page, app: App): Promise<void> {
@@ -97,11 +97,7 @@ test('with the network off the sign says so, questions and pictures still open, 
   await expect(page.getByText('Kept on this computer')).toBeVisible();
   await goTo(page, 9);
   await expect(page.getByRole('img', { name: /stretch of channel/ })).toHaveJSProperty('complete', true);
-  await page
-    .getByRole('navigation')
-    .getByRole('button', { name: /Look over/ })
-    .click();
-  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await askToHandIn(page);
   await page.getByRole('button', { name: 'Hand in now' }).click();
   await expect(page.getByText(/your test is not handed in yet/)).toBeVisible();
   await context.setOffline(false);

@@ -1,5 +1,5 @@
 import { choice, CHOICES, gap, piece, status } from './answers';
-import { expect, goTo, ready, saved, startTest, test } from './app';
+import { expect, goTo, lookOver, ready, saved, startTest, test } from './app';
 
 test('going from question to question makes no request', async ({ page, app }) => {
   await startTest(page, app);
@@ -133,10 +133,7 @@ test('review: filters, going there and coming back, and what hand-in lists', asy
   await startTest(page, app);
   await choice(page, CHOICES[1][0]).click();
   await page.getByRole('button', { name: 'Flag' }).click();
-  await page
-    .getByRole('navigation')
-    .getByRole('button', { name: /Look over/ })
-    .click();
+  await lookOver(page);
   await expect(page.getByText('11 of 12 questions are not finished.')).toBeVisible();
   await page.getByRole('button', { name: 'Flagged (1)' }).click();
   await expect(page.locator('[data-review-row]')).toHaveCount(1);

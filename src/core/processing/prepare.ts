@@ -1,3 +1,4 @@
+import type { OutcomeDeclaration } from '../item/declarations';
 import type { Item } from '../item/item';
 import { seededRandom } from '../item/random';
 import * as v from '../item/value';
@@ -11,11 +12,18 @@ const TRIES = 100;
 const BARE = { correctResponse: null, mapping: null, areaMapping: null, lookupTable: null };
 
 /** An outcome with no default of its own starts at 0 when it is a single number, else at NULL (QTI 3.0, "outcome-declaration"). */
-function initialOutcome({ cardinality, baseType, defaultValue }: Item['outcomes'][number]): Value {
+function initialOutcome({ cardinality, baseType, defaultValue }: OutcomeDeclaration): Value {
   if (defaultValue !== null) return defaultValue;
   if (cardinality !== 'single') return null;
   if (baseType === 'integer') return v.integer(0);
   return baseType === 'float' ? v.float(0) : null;
+}
+
+/** An outcome of an item or a test before anything has happened. */
+export function outcomeVariable(declared: OutcomeDeclaration): Variable {
+  const { cardinality, baseType, defaultValue, lookupTable } = declared;
+  const value = initialOutcome(declared);
+  return { ...BARE, kind: 'outcome', cardinality, baseType, value, defaultValue, lookupTable };
 }
 
 /** The variables of an item before anything has happened. */
@@ -36,19 +44,7 @@ function variablesOf(item: Item): Map<string, Variable> {
       areaMapping,
     });
   }
-  for (const declared of item.outcomes) {
-    const { identifier, cardinality, baseType, defaultValue, lookupTable } = declared;
-    const value = initialOutcome(declared);
-    variables.set(identifier, {
-      ...BARE,
-      kind: 'outcome',
-      cardinality,
-      baseType,
-      value,
-      defaultValue,
-      lookupTable,
-    });
-  }
+  for (const declared of item.outcomes) variables.set(declared.identifier, outcomeVariable(declared));
   if (!variables.has('completionStatus')) {
     const value = v.single('identifier', 'unknown');
     const type = { cardinality: 'single', baseType: 'identifier' } as const;

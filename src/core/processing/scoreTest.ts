@@ -2,8 +2,9 @@ import type { Item } from '../item/item';
 import type { Section, Test } from '../item/test';
 import * as v from '../item/value';
 import type { Value } from '../item/value';
-import type { TestScope, Variable } from './context';
+import type { TestScope } from './context';
 import { numberOf } from './numbers';
+import { outcomeVariable } from './prepare';
 import { runRules } from './run';
 
 /** One item of a test as this attempt had it: what outcome processing may ask about. */
@@ -98,21 +99,9 @@ export function scoreTest(
   test: Test,
   items: ReadonlyMap<string, ItemOutcome>,
 ): Readonly<Record<string, Value>> {
-  const variables = new Map<string, Variable>();
-  for (const { identifier, cardinality, baseType, defaultValue, lookupTable } of test.outcomes) {
-    const numeric = cardinality === 'single' && (baseType === 'float' || baseType === 'integer');
-    const value = defaultValue ?? (numeric ? v.single(baseType, 0) : null);
-    const none = { correctResponse: null, mapping: null, areaMapping: null };
-    variables.set(identifier, {
-      ...none,
-      kind: 'outcome',
-      cardinality,
-      baseType,
-      value,
-      defaultValue,
-      lookupTable,
-    });
-  }
+  const variables = new Map(
+    test.outcomes.map((declared) => [declared.identifier, outcomeVariable(declared)]),
+  );
   // Outcome processing has no random expressions that a test could do without a seed; none is drawn here.
   runRules(test.outcomeProcessing, { variables, random: () => 0, test: scopeOf(placesOf(test, items)) });
   return Object.fromEntries([...variables].map(([identifier, { value }]) => [identifier, value]));
