@@ -1,4 +1,4 @@
-import { expect, signIn, startTest, test } from './app';
+import { askToHandIn, expect, signIn, startTest, test } from './app';
 
 test('a wrong name or password is told without saying which', async ({ page, ownApp: app }) => {
   for (const [name, password] of [
@@ -45,6 +45,21 @@ test('other people’s tests, and pages without sign-in, are closed', async ({ p
   await expect(page.getByText('The test could not be opened')).toBeVisible();
   expect((await page.request.get(`${app.url}/tests/999`)).status()).toBe(404);
   expect((await page.request.post(`${app.url}/api/sign-in`, { data: { name: 1 } })).status()).toBe(400);
+});
+
+test('times are those of the place where one sits', async ({ browser, page, app }) => {
+  await startTest(page, app, 'wren');
+  await askToHandIn(page);
+  await page.getByRole('button', { name: 'Hand in now' }).click();
+  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  app.change('UPDATE attempts SET handed_in_at = ?', Date.UTC(2026, 10, 25, 23, 30));
+  const far = await browser.newContext({ locale: 'en-US', timezoneId: 'Asia/Tokyo' });
+  const there = await far.newPage();
+  await signIn(there, app, 'wren');
+  await expect(there.getByText('November 26, 2026 at 8:30 AM')).toBeVisible();
+  await far.close();
+  await page.reload();
+  await expect(page.getByText('November 25, 2026 at 11:30 PM')).toBeVisible();
 });
 
 test('a teacher sees who has done what', async ({ page, app }) => {

@@ -90,6 +90,24 @@ test('gap match: filled places swap, by press and press and by keys, each move s
   await expect(piece(page, 96)).toHaveAttribute('aria-pressed', 'false');
 });
 
+test('a piece held at the edge of its sheet scrolls it', async ({ page, app }) => {
+  await page.setViewportSize({ width: 1280, height: 430 });
+  await startTest(page, app);
+  await goTo(page, 8);
+  const sheet = page.locator('[data-sheet=question] [role=region]');
+  const top = () => sheet.evaluate((element) => element.scrollTop);
+  await sheet.evaluate((element) => element.scrollTo({ top: 0 }));
+  const from = await piece(page, 8).boundingBox();
+  const edge = await sheet.boundingBox();
+  if (!from || !edge) throw new Error('nothing to drag');
+  const before = await top();
+  await page.mouse.move(from.x + 20, from.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 40, edge.y + edge.height - 6, { steps: 8 });
+  await expect.poll(async () => (await top()) - before).toBeGreaterThan(20);
+  await page.mouse.up();
+});
+
 test('gap match by touch does not fight the page', async ({ browser, app }) => {
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 768, height: 1024 } });
   const page = await context.newPage();
