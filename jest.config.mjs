@@ -2,6 +2,8 @@ import nextJest from 'next/jest.js';
 
 const createConfig = nextJest({ dir: './' });
 const shared = {
+  /** A busy machine is slow, not wrong; what hangs still ends. */
+  testTimeout: 30_000,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@messages/(.*)$': '<rootDir>/messages/$1' },
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };

@@ -185,6 +185,8 @@ describe('points', () => {
     expect(state({ R: ['1 2', '3 4'], BOAT: '5 6' })).toEqual(['complete', 1]);
     expect(state({ R: ['1 2', '3 4'] })).toEqual(['partial', 1]);
     expect(state({})).toEqual(['empty', 1]);
+    // Nothing set of either is said once.
+    expect(progressOfItem(item, {}).parts[0]?.missing).toHaveLength(1);
     const bare = read(POINTS, `<qti-position-object-stage>${IMG}</qti-position-object-stage>`);
     expect(bare.problems.map((one) => one.code)).toEqual(['no-object']);
   });

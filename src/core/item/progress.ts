@@ -65,10 +65,15 @@ const merge = (states: readonly ProgressState[]): ProgressState => {
   return states.every((state) => state === 'empty') ? 'empty' : 'partial';
 };
 
-/** Adds up equal codes: three empty boxes are "3 boxes empty", not three lines. */
+/** Adds up equal codes: three empty boxes are "3 boxes empty", not three lines; the same words are said once. */
 function gather(missing: readonly Missing[]): Missing[] {
   const gathered: Missing[] = [];
   for (const one of missing) {
+    if (
+      !('count' in (one.values ?? {})) &&
+      gathered.some((other) => JSON.stringify(other) === JSON.stringify(one))
+    )
+      continue;
     const same = gathered.findIndex((other) => other.code === one.code && 'count' in (one.values ?? {}));
     const before = gathered[same];
     if (!before) gathered.push(one);

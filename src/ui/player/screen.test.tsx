@@ -1,6 +1,7 @@
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import '../interactions/testView';
+import { preloadDialogs } from './dialogs/Dialog';
 import { PlayerScreen } from './PlayerScreen';
 import { someQuestion, testPlayer } from './testPlayer';
 
@@ -10,7 +11,9 @@ let seeing = true;
 beforeEach(() => {
   seeing = true;
 });
-beforeAll(() => {
+beforeAll(async () => {
+  // As the player does before anything is asked: a dialog that must be fetched first comes late on a busy machine.
+  await preloadDialogs();
   Element.prototype.scrollIntoView = () => undefined;
   Element.prototype.scrollTo = () => undefined;
   // jsdom computes no styles of pseudo-elements and says so at every dialog.
@@ -35,6 +38,7 @@ beforeAll(() => {
 
 const question = (number: number) => screen.getByRole('heading', { name: `Question ${number}` });
 const press = (name: string | RegExp) => user.click(screen.getByRole('button', { name }));
+const PATIENT = { timeout: 10_000 };
 const later = (ms = 40) => act(() => new Promise((resolve) => setTimeout(resolve, ms)));
 const PASSAGE = {
   light: {
@@ -114,13 +118,13 @@ test('leaving something never seen is asked about once per question', async () =
   seeing = false;
   open();
   await press('Next');
-  const dialog = await screen.findByRole('dialog');
+  const dialog = await screen.findByRole('dialog', {}, PATIENT);
   expect(question(1)).toBeTruthy();
   await user.click(within(dialog).getByRole('button', { name: 'Go on anyway' }));
   expect(question(2)).toBeTruthy();
   await press(/^Question 1:/);
   // Question 2 is asked about too, once.
-  await user.click(await screen.findByRole('button', { name: 'Go on anyway' }));
+  await user.click(await screen.findByRole('button', { name: 'Go on anyway' }, PATIENT));
   await press('Next');
   expect(question(2)).toBeTruthy();
 });
