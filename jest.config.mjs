@@ -2,8 +2,6 @@ import nextJest from 'next/jest.js';
 
 const createConfig = nextJest({ dir: './' });
 const shared = {
-  /** A busy machine is slow, not wrong; what hangs still ends. */
-  testTimeout: 30_000,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@messages/(.*)$': '<rootDir>/messages/$1' },
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };
@@ -29,6 +27,8 @@ const MODULES =
   'use-intl|intl-messageformat|icu-minify|@formatjs|lucide-react|mathlive|@cortex-js|@tiptap|react-resizable-panels';
 
 export default async () => ({
+  // A busy machine is slow, not wrong; what hangs still ends.
+  testTimeout: 30_000,
   projects: await Promise.all(
     projects.map(async (project) => ({
       ...(await createConfig(project)()),
