@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: 'test-results',
   globalSetup: './tests/e2e/seedTemplate.ts',
   timeout: 90_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: true,
   // A busy machine may be slow once; what fails twice is broken. Locally nothing is tried again.
@@ -16,7 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
     timezoneId: 'UTC',
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

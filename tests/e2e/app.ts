@@ -141,7 +141,7 @@ async function inTheMiddle(browser: Browser, app: App, name: Name): Promise<Page
     timezoneId: 'UTC',
   });
   const page = await context.newPage();
-  page.setDefaultTimeout(10_000);
+  page.setDefaultTimeout(20_000);
   await startTest(page, app, name, EVERY_KIND);
   await ready(page);
   return page;
@@ -198,7 +198,7 @@ export const BENCHMARK = /See what it asks: Skerry Sound/;
 export const EVERY_KIND = /See what it asks: Every kind/;
 
 /** Waits until everything later questions need is there. */
-export const ready = (page: Page) => page.locator('[data-player=ready]').waitFor();
+export const ready = (page: Page) => page.locator('[data-player=ready]').waitFor({ timeout: 40_000 });
 
 /** From sign-in to the first question. */
 export async function startTest(page: Page, app: App, name: Name = 'wren', which = BENCHMARK): Promise<void> {

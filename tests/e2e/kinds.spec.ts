@@ -40,10 +40,20 @@ async function checkRestored(page: Page, app: App, name: Name, { item }: Kind): 
   expect(kept(app, name, item)).toEqual(before);
 }
 
+/** Leaves for the question beside it and comes back: its sheet was drawn ahead, left, and is put in place again. */
+async function leaveAndReturn(page: Page, { item }: Kind): Promise<void> {
+  const number = numberOf(item);
+  await goTo(page, number === 1 ? 2 : number - 1);
+  await goTo(page, number);
+}
+
 for (const kind of KINDS) {
   test(`${kind.item} with the pointer, kept and restored`, async ({ pointerPage: page, kindsApp: app }) => {
     await goTo(page, numberOf(kind.item));
+    await leaveAndReturn(page, kind);
     await kind.pointer(page);
+    await check(page, app, 'wren', kind);
+    await leaveAndReturn(page, kind);
     await check(page, app, 'wren', kind);
     await checkRestored(page, app, 'wren', kind);
   });

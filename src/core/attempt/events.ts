@@ -22,7 +22,8 @@ const answered = z.object({
   item: name,
   /** The responses that change, with their new values. */
   responses: z.record(name, rawResponse),
-  how: z.enum(['edit', 'typing', 'undo', 'redo', 'start-over']),
+  /** `happened`: no answer but a fact (a sound was played); it is not undone. */
+  how: z.enum(['edit', 'typing', 'happened', 'undo', 'redo', 'start-over']),
 });
 const opened = z.object({ ...stamp, type: z.literal('opened'), item: name });
 const flagged = z.object({ ...stamp, type: z.literal('flagged'), item: name, on: z.boolean() });

@@ -9,7 +9,7 @@ let seq = 0;
 const answered = (
   at: number,
   value: string | null,
-  how: 'edit' | 'typing' | 'undo' | 'redo' | 'start-over' = 'edit',
+  how: 'edit' | 'typing' | 'happened' | 'undo' | 'redo' | 'start-over' = 'edit',
 ): BrowserEvent => {
   seq += 1;
   return { type: 'answered', device: 'd', seq, at, item: 'q1', responses: { R: value }, how };
@@ -26,6 +26,19 @@ describe('answers', () => {
     expect(response(events)).toBe('A');
     expect(itemOf(replay([begun, ...events]), 'q1').future).toEqual([{ R: 'B' }]);
     expect(response([...events, answered(4, 'B', 'redo')])).toBe('B');
+  });
+  test('what happened is kept, and is no step of undo or redo', () => {
+    const { past, future, responses } = itemOf(
+      replay([
+        begun,
+        answered(1, 'A'),
+        answered(2, 'B'),
+        answered(3, 'A', 'undo'),
+        answered(4, '1', 'happened'),
+      ]),
+      'q1',
+    );
+    expect([responses.R, past, future]).toEqual(['1', [{}], [{ R: 'B' }]]);
   });
   test('a word typed is one step of undo, a pause begins another', () => {
     const typed = [

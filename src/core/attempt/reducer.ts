@@ -53,6 +53,7 @@ function answer(item: ItemState, event: Answered): Partial<ItemState> {
   const responses = { ...item.responses, ...changes };
   const answeredAt = { ...item.answeredAt, ...Object.fromEntries(names.map((name) => [name, event.at])) };
   const base = { responses, answeredAt, struck: withoutChosen(item.struck, changes) };
+  if (event.how === 'happened') return base;
   if (event.how === 'undo') {
     return {
       ...base,

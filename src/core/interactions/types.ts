@@ -71,6 +71,8 @@ export interface InteractionDefinition<Model extends InteractionModel = Interact
   ): Omit<Model, keyof InteractionModel> & Partial<InteractionModel>;
   /** Whether this one is no part of how far the answer is: a hint to ask for, a sound to hear. */
   optional?(model: Model): boolean;
+  /** Its response says what happened, not what was answered: undo and starting over leave it alone, a limit stays a limit. */
+  readonly happens?: boolean;
   progress(model: Model, response: RawResponse, shape: ResponseShape): Progress;
 }
 

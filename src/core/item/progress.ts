@@ -1,6 +1,6 @@
 import { interactionOf } from '../interactions';
 import type { InteractionModel, Missing, ProgressState, ResponseShape } from '../interactions/types';
-import { contentText, walkContent, withMates, type Content } from './content';
+import { contentText, interactionsOf, walkContent, withMates, type Content } from './content';
 import type { RawResponse } from './response';
 
 /** What progress needs of an item; both the full item and the delivered one have it. */
@@ -26,6 +26,14 @@ export interface ItemProgress {
   readonly state: ProgressState;
   readonly parts: readonly PartProgress[];
 }
+
+/** The responses a student gives, and may take back; not those that say what happened. */
+export const givenResponses = ({ body, responses }: Answerable): readonly string[] => {
+  const happened = interactionsOf(body)
+    .filter((one) => interactionOf(one.type)?.happens)
+    .map((one) => one.responseIdentifier);
+  return responses.map((one) => one.identifier).filter((one) => !happened.includes(one));
+};
 
 const PART_HEADING = /^Part\s+([A-Z]|\d{1,2})\b/i;
 

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import '../interactions/testView';
 import { preloadDialogs } from './dialogs/Dialog';
 import { PlayerScreen } from './PlayerScreen';
-import { someQuestion, testPlayer } from './testPlayer';
+import { delivered, someQuestion, testPlayer } from './testPlayer';
 
 const user = userEvent.setup();
 /** Whether what is looked for below the edge has been on screen. */
@@ -148,4 +148,27 @@ test('the keys: next, back, flag, look over', async () => {
   expect(session.getState().items.Q2?.flagged).toBe(true);
   await user.keyboard('{Alt>}b{/Alt}');
   expect(question(1)).toBeTruthy();
+});
+
+test('undo and starting over take the answer back, and leave alone how often a sound was played', async () => {
+  const item = delivered(
+    'Q1',
+    `<qti-response-declaration identifier="PLAYS" cardinality="single" base-type="integer"/><qti-response-declaration identifier="R" cardinality="single" base-type="identifier"/>
+     <qti-item-body><qti-media-interaction response-identifier="PLAYS" max-plays="1"><audio src="fog.wav"/></qti-media-interaction>
+     <qti-choice-interaction response-identifier="R" max-choices="1"><qti-simple-choice identifier="A">ebb</qti-simple-choice></qti-choice-interaction></qti-item-body>`,
+  );
+  const { session, show } = testPlayer([item]);
+  show(<PlayerScreen onHandedIn={() => undefined} ready />);
+  const responses = () => session.getState().items.Q1?.responses;
+  act(() => session.dispatch({ type: 'answered', item: 'Q1', responses: { PLAYS: '1' }, how: 'happened' }));
+  expect(screen.getByRole('button', { name: 'Undo' })).toHaveProperty('disabled', true);
+  expect(screen.getByRole('button', { name: 'Start this question over' })).toHaveProperty('disabled', true);
+  await user.click(screen.getByRole('radio', { name: 'ebb' }));
+  await press('Undo');
+  expect(responses()).toEqual({ PLAYS: '1', R: null });
+  await press('Redo');
+  expect(responses()).toEqual({ PLAYS: '1', R: 'A' });
+  await press('Start this question over');
+  await user.click(await screen.findByRole('button', { name: 'Start over' }, PATIENT));
+  expect(responses()).toEqual({ PLAYS: '1', R: null });
 });

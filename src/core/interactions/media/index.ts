@@ -23,6 +23,7 @@ export const media = defineInteraction<MediaModel>({
   element: 'qti-media-interaction',
   inline: false,
   binds: [{ cardinality: 'single', baseTypes: ['integer'] }],
+  happens: true,
   // Nothing has to be done to answer: only a least number of plays makes it part of the answer.
   optional: (model) => model.minPlays === 0,
   read(element, context) {

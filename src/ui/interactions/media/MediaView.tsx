@@ -67,7 +67,7 @@ export function MediaView({
     if (fresh && left === 0) return announce(t('noneLeft'));
     player.play().then(
       () => {
-        if (fresh) onAnswer(String(plays + 1));
+        if (fresh) onAnswer(String(plays + 1), 'happened');
       },
       () => setFailed(true),
     );

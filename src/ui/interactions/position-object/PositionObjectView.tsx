@@ -32,12 +32,15 @@ function WholeStage(props: InteractionProps<PositionObjectModel>) {
         name={t('picture')}
         picture={model.stage}
         assetUrl={slots.assetUrl}
-        above={(size) => (
-          <StageContext value={{ size, layer, active, activate, alone }}>
-            <StageObject {...props} stage={{ size, layer, active, activate, alone }} />
-            {mates.map((one) => mate?.(one))}
-          </StageContext>
-        )}
+        above={(size) => {
+          const stage = { size, layer, active, activate, alone };
+          return (
+            <StageContext value={stage}>
+              <StageObject {...props} stage={stage} />
+              {mates.map((one) => mate?.(one))}
+            </StageContext>
+          );
+        }}
         over={() => <div ref={setLayer} className={styles.layer} />}
       />
       <p data-operate="" className={shared.hint}>

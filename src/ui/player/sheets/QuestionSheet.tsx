@@ -1,11 +1,12 @@
 'use client';
 
 import { CircleHelp, Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
-import { memo, useEffect, useRef, useState, type RefObject } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf, type Responses } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/item/content';
+import { givenResponses } from '@/core/item/progress';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';
 import { useAttempt, usePlayer } from '../PlayerContext';
@@ -149,9 +150,10 @@ function Steps({ item }: { item: DeliveredItem }) {
   const { dispatch, announce } = usePlayer();
   const own = useAttempt((state) => itemOf(state, item.ref));
   const [asking, setAsking] = useState(false);
-  const answered = Object.values(own.responses).some((response) => response !== null);
+  const given = useMemo(() => givenResponses(item), [item]);
+  const answered = given.some((identifier) => (own.responses[identifier] ?? null) !== null);
   const everything = (from: Responses): Responses =>
-    Object.fromEntries(item.responses.map(({ identifier }) => [identifier, from[identifier] ?? null]));
+    Object.fromEntries(given.map((identifier) => [identifier, from[identifier] ?? null]));
   const go = (how: 'undo' | 'redo' | 'start-over', to: Responses) => {
     dispatch({ type: 'answered', item: item.ref, responses: everything(to), how });
     announce(t(`did.${how}`));
