@@ -17,6 +17,10 @@ export type RawResponses = Readonly<Record<string, RawResponse>>;
 
 export interface ItemScore {
   readonly outcomes: Readonly<Record<string, Value>>;
+  /** What was answered, as values. */
+  readonly responses: ReadonlyMap<string, Value>;
+  /** Correct responses, as template processing may have set them. */
+  readonly correct: ReadonlyMap<string, Value>;
   readonly progress: ProgressState;
   readonly scoredBy: 'machine' | 'person' | 'both';
 }
@@ -123,6 +127,15 @@ function run(
   return variables;
 }
 
+/** The correct response to each, NULL where an item names none. */
+export const correctOf = (
+  item: Item,
+  variables: ReadonlyMap<string, Variable>,
+): ReadonlyMap<string, Value> =>
+  new Map(
+    item.responses.map(({ identifier }) => [identifier, variables.get(identifier)?.correctResponse ?? null]),
+  );
+
 /** The responses an expression or a rule looks at. */
 function usedResponses(rules: readonly Rule[]): Set<string> {
   const used = new Set<string>();
@@ -173,10 +186,7 @@ export function maximumScore(item: Item, seed = ''): number | null {
     return mappingMaximum(mapping, response.cardinality === 'single', counts?.maximum ?? 0);
   }
   if (processing === null) return null;
-  const variables = prepareItem(item, seed);
-  const correct = new Map(
-    item.responses.map(({ identifier }) => [identifier, variables.get(identifier)?.correctResponse ?? null]),
-  );
+  const correct = correctOf(item, prepareItem(item, seed));
   return numberOf(run(item, correct, { seed }).get('SCORE')?.value);
 }
 
@@ -196,5 +206,11 @@ export function scoreItem(item: Item, responses: RawResponses, context: ScoringC
     if (maximum !== null) outcomes.MAXSCORE = v.float(maximum);
   }
   if (item.adaptive) outcomes.completionStatus = variables.get('completionStatus')?.value ?? null;
-  return { outcomes, progress: progressOfItem(item, responses).state, scoredBy: scoredBy(item) };
+  return {
+    outcomes,
+    responses: values,
+    correct: correctOf(item, variables),
+    progress: progressOfItem(item, responses).state,
+    scoredBy: scoredBy(item),
+  };
 }

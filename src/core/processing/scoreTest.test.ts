@@ -1,6 +1,6 @@
 import { readPackage } from '../qti/package';
 import { filesFrom } from '../qti/testItem';
-import { readResponse, type RawResponse } from '../item/response';
+import type { RawResponse } from '../item/response';
 import { itemRefsOf } from '../item/test';
 import { toJson } from '../item/value';
 import { scoreItem } from './score';
@@ -54,14 +54,10 @@ function outcomesOf(declarations: string, rules: string, without: readonly strin
   for (const { identifier } of itemRefsOf(test)) {
     const found = content.items.get(identifier);
     if (!found || without.includes(identifier)) continue;
-    const raw = { RESPONSE: ANSWERS[identifier] ?? null };
+    const score = scoreItem(found, { RESPONSE: ANSWERS[identifier] ?? null });
     items.set(identifier, {
+      ...score,
       item: found,
-      outcomes: scoreItem(found, raw).outcomes,
-      responses: new Map(
-        found.responses.map((one) => [one.identifier, readResponse(raw.RESPONSE, one).value]),
-      ),
-      correct: new Map(found.responses.map((one) => [one.identifier, one.correctResponse])),
       presented: identifier !== 'd',
     });
   }

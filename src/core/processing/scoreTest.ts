@@ -6,14 +6,12 @@ import type { TestScope } from './context';
 import { numberOf } from './numbers';
 import { outcomeVariable } from './prepare';
 import { runRules } from './run';
+import type { ItemScore } from './score';
 
 /** One item of a test as this attempt had it: what outcome processing may ask about. */
-export interface ItemOutcome {
+export interface ItemOutcome extends Pick<ItemScore, 'outcomes' | 'responses' | 'correct'> {
   readonly item: Item;
-  readonly outcomes: Readonly<Record<string, Value>>;
-  readonly responses: ReadonlyMap<string, Value>;
-  /** Correct responses, as template processing may have set them. */
-  readonly correct: ReadonlyMap<string, Value>;
+  /** Whether the student opened it. */
   readonly presented: boolean;
 }
 

@@ -1,10 +1,10 @@
 import { itemRefsOf } from '@/core/item/test';
-import { scoreItem } from '@/core/processing/score';
+import { correctOf, scoreItem } from '@/core/processing/score';
 import { scoreTest, type ItemOutcome } from '@/core/processing/scoreTest';
 import { toJson, type JsonValue, type Value } from '@/core/item/value';
 import { deliverItem, deliverTest, itemSeed } from '@/core/item/deliver';
 import { questionOrder, type DeliveredItem } from '@/core/item/delivered';
-import { rawOf, readResponse, type RawResponse } from '@/core/item/response';
+import { rawOf, type RawResponse } from '@/core/item/response';
 import { prepareItem } from '@/core/processing/prepare';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -41,24 +41,7 @@ export function scoreAttempt(db: Db, attempt: Pick<AttemptRow, 'id' | 'test_id' 
       `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
        ON CONFLICT (attempt_id, item) DO UPDATE SET outcomes = excluded.outcomes, progress = excluded.progress, scored_by = excluded.scored_by`,
     ).run(attemptId, ref.identifier, inJson(outcomes), score.progress, score.scoredBy);
-    const variables = prepareItem(item, ownSeed);
-    outcomesByRef.set(ref.identifier, {
-      item,
-      outcomes,
-      responses: new Map(
-        item.responses.map((one) => [
-          one.identifier,
-          readResponse(responses[one.identifier] ?? null, one).value,
-        ]),
-      ),
-      correct: new Map(
-        item.responses.map(({ identifier }) => [
-          identifier,
-          variables.get(identifier)?.correctResponse ?? null,
-        ]),
-      ),
-      presented: opened,
-    });
+    outcomesByRef.set(ref.identifier, { ...score, item, outcomes, presented: opened });
   }
   if (content.test.outcomeProcessing.length === 0) return;
   prepared(
@@ -178,13 +161,8 @@ export function answersFor(
     if (!ref || !item || !ref.sessionControl.allowReview) return [];
     const session = sessions.get(ref.identifier) ?? null;
     const { showFeedback, showSolution } = ref.sessionControl;
-    const variables = prepareItem(item, itemSeed(attempt.seed, ref.identifier));
-    const solution = Object.fromEntries(
-      item.responses.map(({ identifier }) => [
-        identifier,
-        rawOf(variables.get(identifier)?.correctResponse ?? null),
-      ]),
-    );
+    const correct = correctOf(item, prepareItem(item, itemSeed(attempt.seed, ref.identifier)));
+    const solution = Object.fromEntries([...correct].map(([identifier, value]) => [identifier, rawOf(value)]));
     const known = Object.values(solution).some((response) => response !== null);
     return [
       {
