@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { rawOf } from '@/core/item/response';
+import { rawOf } from '@/core/content/response';
 import { prepareItem } from '@/core/processing/prepare';
 import { readPackage } from '@/core/qti/package';
 import { filesAt } from '@/server/library/files';

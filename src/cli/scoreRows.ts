@@ -1,26 +1,12 @@
 import { z } from 'zod';
 import type { Item } from '@/core/item/item';
-import { readResponse, type RawResponse } from '@/core/item/response';
-import { toJson, type JsonValue } from '@/core/item/value';
+import { readResponse, type RawResponse } from '@/core/content/response';
+import { toJson, type JsonValue } from '@/core/content/value';
 import { scoreItem } from '@/core/processing/score';
 import type { QtiPackage } from '@/core/qti/package';
+import { givenResponses, toRawAll } from './responses';
 
-const scalar = z.union([z.string(), z.number(), z.boolean()]);
-const row = z.object({
-  item: z.string(),
-  responses: z
-    .record(
-      z.string(),
-      z.union([
-        z.null(),
-        scalar,
-        z.array(z.union([scalar, z.null()])),
-        z.record(z.string(), z.union([scalar, z.null()])),
-      ]),
-    )
-    .default({}),
-});
-type Given = z.infer<typeof row>['responses'][string];
+const row = z.object({ item: z.string(), responses: givenResponses.default({}) });
 
 export interface ScoredRow {
   readonly item: string;
@@ -28,18 +14,6 @@ export interface ScoredRow {
   readonly progress?: string;
   readonly scoredBy?: string;
   readonly error?: string;
-}
-
-/** JSON numbers and booleans become QTI's lexical forms. */
-function toRaw(given: Given): RawResponse {
-  if (given === null) return null;
-  if (Array.isArray(given)) return given.filter((one) => one !== null).map(String);
-  if (typeof given === 'object') {
-    return Object.fromEntries(
-      Object.entries(given).map(([name, one]) => [name, one === null ? null : String(one)]),
-    );
-  }
-  return String(given);
 }
 
 function errorIn(item: Item, responses: Readonly<Record<string, RawResponse>>): string | null {
@@ -69,7 +43,7 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
     const { item: identifier, responses } = read.data;
     const item = content.items.get(identifier);
     if (!item) return { item: identifier, error: `the package has no deliverable item ${identifier}` };
-    const raw = Object.fromEntries(Object.entries(responses).map(([name, value]) => [name, toRaw(value)]));
+    const raw = toRawAll(responses);
     // What cannot be taken counts as not given; the rest of the row is scored all the same.
     const error = errorIn(item, raw);
     const score = scoreItem(item, raw, { seed: identifier });

@@ -1,5 +1,5 @@
 import { paint } from '../annotate/ranges';
-import { responseTexts } from '../item/response';
+import { responseTexts } from '../content/response';
 import type { AttemptEvent } from './events';
 import {
   itemOf,

@@ -1,5 +1,5 @@
 import type { Range } from '../annotate/ranges';
-import type { RawResponse } from '../item/response';
+import type { RawResponse } from '../content/response';
 import type { HighlightColour } from './events';
 import type { Millis, Timing } from './timing';
 

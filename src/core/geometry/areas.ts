@@ -1,4 +1,4 @@
-import type { ShapeName } from '../item/declarations';
+import type { ShapeName } from '../content/declarations';
 
 /** Coordinates as QTI writes them: `10,20,5` (pixels of the object, y downwards). */
 export function parseCoords(text: string): number[] {

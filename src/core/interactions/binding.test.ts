@@ -1,4 +1,4 @@
-import { BASE_TYPES, CARDINALITIES } from '../item/value';
+import { BASE_TYPES, CARDINALITIES } from '../content/value';
 import { itemFrom } from '../qti/testItem';
 
 /**

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { interactionsOf } from '../item/content';
+import { interactionsOf } from '../content/content';
 import { progressOfItem } from '../item/progress';
-import type { RawResponse } from '../item/response';
+import type { RawResponse } from '../content/response';
 import { itemFrom } from '../qti/testItem';
 import { boxOf } from './hotspots';
 import { join, joinedPairs, pairTexts, part, uses, type Pair } from './joining';
@@ -64,7 +64,9 @@ describe('hotspot', () => {
       `<qti-hotspot-interaction response-identifier="R"><object type="image/png" data="a.png" width="100" height="80">A map</object>${spots('qti-hotspot-choice')}</qti-hotspot-interaction>`,
     );
     expect(object.problems).toEqual([]);
-    expect(object.model?.picture).toMatchObject({ src: 'a.png', alt: 'A map', width: 100, height: 80 });
+    expect(object.model).toMatchObject({
+      picture: { src: 'a.png', alt: 'A map', width: 100, height: 80 },
+    });
   });
   test.each([
     ['circle', [20, 20, 8], [12, 12, 28, 28]],

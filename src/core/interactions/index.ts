@@ -24,10 +24,10 @@ import { slider } from './slider';
 import { tallyPlot } from './tally-plot';
 import { textEntry } from './text-entry';
 import { upload } from './upload';
-import type { InteractionDefinition } from './types';
+import type { InteractionKind } from './types';
 
-/** Every interaction the product delivers. A new one is its folder and a line here (and the same in src/ui). */
-export const INTERACTIONS: readonly InteractionDefinition[] = [
+/** Every interaction the product delivers. A new one is its folder, a line here, and a line in readers.ts. */
+export const INTERACTIONS: readonly InteractionKind[] = [
   choice,
   textEntry,
   inlineChoice,
@@ -56,15 +56,9 @@ export const INTERACTIONS: readonly InteractionDefinition[] = [
   cellGrid,
 ];
 
-const byType = new Map(INTERACTIONS.map((one) => [one.type, one]));
-const byElement = new Map(INTERACTIONS.map((one) => [one.element, one]));
+const byType = new Map<string, InteractionKind>(INTERACTIONS.map((one) => [one.type, one]));
 
-/** The definition for an interaction's type. */
-export function interactionOf(type: string): InteractionDefinition | undefined {
+/** The kind of an interaction by its type. */
+export function interactionOf(type: string): InteractionKind | undefined {
   return byType.get(type);
-}
-
-/** The definition for a QTI element name or one of our custom type identifiers. */
-export function interactionForElement(element: string): InteractionDefinition | undefined {
-  return byElement.get(element);
 }

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { interactionsOf } from '../item/content';
+import { interactionsOf } from '../content/content';
 import { progressOfItem } from '../item/progress';
-import type { RawResponse } from '../item/response';
+import type { RawResponse } from '../content/response';
 import { itemFrom } from '../qti/testItem';
 import { INTERACTIONS } from '.';
+import { READERS } from './readers';
 import { pressChoice, type ChoiceModel } from './choice';
 import { gapBoard, type GapMatchModel } from './gap-match';
 import { pressCell, type MatchModel } from './match';
@@ -247,6 +248,7 @@ test('parts are told by their headings, and what is missing is said part by part
 });
 
 test('every interaction has its own element and type', () => {
-  expect(new Set(INTERACTIONS.map((one) => one.element)).size).toBe(INTERACTIONS.length);
+  expect(new Set(READERS.map((one) => one.element)).size).toBe(INTERACTIONS.length);
+  expect(READERS.map((one) => one.kind)).toEqual(INTERACTIONS);
   expect(new Set(INTERACTIONS.map((one) => one.type)).size).toBe(INTERACTIONS.length);
 });

@@ -1,6 +1,7 @@
-import { responseTexts, type RawResponse } from '../item/response';
-import { complete, empty, partial, type Progress } from './types';
+import { responseTexts, type RawResponse } from '../content/response';
+import { complete, empty, partial, type Fault, type Progress } from './types';
 import type { Counts } from './counts';
+import { pairFault } from './faults';
 
 /** Two things joined to a pair, in either order: the moves of associate and graphic associate. */
 export interface Joinable {
@@ -77,3 +78,13 @@ export function joinProgress(
     ? partial('pairs', { wanted: Math.max(wanted, pairs.length + Number(left)), made: pairs.length })
     : complete;
 }
+
+/** What pairs of these can never be. */
+export const joinFault = (
+  offers: readonly Joinable[],
+  { maximum }: Counts,
+  texts: readonly string[],
+): Fault | null => {
+  const ends = offers.map(({ identifier, matchMax }) => ({ identifier, most: matchMax }));
+  return pairFault(ends, ends, texts, maximum, false);
+};

@@ -1,5 +1,4 @@
-import { booleanAttribute, type XmlElement } from '../qti/xml';
-import type { ReadContext } from './types';
+import type { Content } from '../content/content';
 
 /** What is offered to choose, place or join: a choice, a piece, a hotspot. */
 export interface Offer {
@@ -10,13 +9,10 @@ export interface Offer {
   readonly template?: { readonly variable: string; readonly show: boolean };
 }
 
-/** The attributes all choices share (QTI 3.0, "choice"). */
-export function readOffer(element: XmlElement, context: ReadContext): Offer {
-  const { identifier = '', 'template-identifier': variable } = element.attributes;
-  if (identifier === '')
-    context.report.error('no-identifier', element.line, `<${element.name}> has no identifier`);
-  const offer = { identifier, fixed: booleanAttribute(element, 'fixed', false) };
-  return variable === undefined
-    ? offer
-    : { ...offer, template: { variable, show: element.attributes['show-hide'] !== 'hide' } };
-}
+export const identifiersIn = (offers: readonly Offer[]): string[] => offers.map((one) => one.identifier);
+
+/** Offers with their contents changed. */
+export const mapOffers = <One extends Offer & { readonly content: Content }>(
+  offers: readonly One[],
+  change: (content: Content) => Content,
+): One[] => offers.map((one) => ({ ...one, content: change(one.content) }));

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { interactionsOf } from '../item/content';
+import { interactionsOf } from '../content/content';
 import { progressOfItem } from '../item/progress';
-import type { RawResponse } from '../item/response';
+import type { RawResponse } from '../content/response';
 import * as q from '../math/rational';
 import { itemFrom } from '../qti/testItem';
 import { cellsBetween, cellsOn, switchCells, type CellGridModel } from './cell-grid';

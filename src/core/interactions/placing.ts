@@ -1,4 +1,6 @@
-import { responseTexts, type RawResponse } from '../item/response';
+import { pairFault } from './faults';
+import type { Fault } from './types';
+import { responseTexts, type RawResponse } from '../content/response';
 
 /**
  * Pieces put into places: the moves of gap match, graphic gap match, match as lists, and ordering some. Dropping on a
@@ -113,3 +115,13 @@ export function placeable(board: Board): number {
     board.maximum === 0 ? Infinity : board.maximum,
   );
 }
+
+/** What a placement on a board can never be. */
+export const boardFault = ({ pieces, places, maximum }: Board, texts: readonly string[]): Fault | null =>
+  pairFault(
+    pieces.map(({ identifier, matchMax }) => ({ identifier, most: matchMax })),
+    places.map(({ identifier, capacity }) => ({ identifier, most: capacity })),
+    texts,
+    maximum,
+    true,
+  );

@@ -1,4 +1,4 @@
-import { responseTexts, type RawResponse } from '../item/response';
+import { responseTexts, type RawResponse } from '../content/response';
 import type { Counts } from './counts';
 import { complete, empty, partial, type Progress } from './types';
 

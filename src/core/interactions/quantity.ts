@@ -1,48 +1,12 @@
 import { plainNumber } from '../math/plainNumber';
 import * as q from '../math/rational';
 import type { Rational } from '../math/rational';
-import type { XmlElement } from '../qti/xml';
-import type { ReadContext } from './types';
 
 /** A number property of an interaction of ours, kept as written so that it stays exact: `0.1`, `1/3`. */
 export type Quantity = string;
 
 /** The exact value of a quantity or of what a student typed; null when it is no number. */
 export const exactOf = plainNumber;
-
-/** A `data-*` number; what is missing takes the fallback, what cannot be read is an error. */
-export function readQuantity(
-  element: XmlElement,
-  name: string,
-  fallback: Quantity,
-  context: ReadContext,
-): Quantity {
-  const text = element.attributes[name]?.trim() ?? '';
-  if (text === '') return fallback;
-  if (exactOf(text)) return text;
-  context.report.error('property', element.line, `${name}="${text}" is not a number`);
-  return fallback;
-}
-
-/** A whole number within bounds, reported when it is none. */
-export function readWhole(
-  element: XmlElement,
-  name: string,
-  fallback: number,
-  [least, most]: readonly [number, number],
-  context: ReadContext,
-): number {
-  const text = element.attributes[name]?.trim() ?? '';
-  if (text === '') return fallback;
-  const value = Number(text);
-  if (Number.isInteger(value) && value >= least && value <= most) return value;
-  context.report.error(
-    'property',
-    element.line,
-    `${name}="${text}" is not a whole number from ${least} to ${most}`,
-  );
-  return fallback;
-}
 
 const onlyTwosAndFives = (d: bigint): boolean => {
   let rest = d;

@@ -1,4 +1,4 @@
-import { responseTexts, type RawResponse } from '../item/response';
+import { responseTexts, type RawResponse } from '../content/response';
 
 /** What a press does: the new response, or why nothing changed. */
 export type Selection =

@@ -1,17 +1,8 @@
-import { responseTexts, type RawResponse } from '../item/response';
-import { numberAttribute, type XmlElement } from '../qti/xml';
+import { responseTexts, type RawResponse } from '../content/response';
 import { complete, empty, partial, type Progress } from './types';
 import type { Counts } from './counts';
 
 /** Things put one after another: the moves of ordering some, and of graphic order. */
-
-/** How many are to be ordered: all of them unless `min-choices` or `max-choices` say otherwise (QTI 3.0, "order interaction"). */
-export function readSequenceCounts(element: XmlElement, total: number): Counts {
-  const written = numberAttribute(element, 'max-choices', 0);
-  const maximum = written > 0 ? Math.min(written, total) : total;
-  const minimum = Math.max(0, numberAttribute(element, 'min-choices', 0));
-  return { minimum: minimum > 0 ? Math.min(minimum, maximum) : maximum, maximum };
-}
 
 /** The order so far: known things, each once. */
 export function sequenceOf(known: readonly string[], response: RawResponse): string[] {

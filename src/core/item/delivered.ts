@@ -1,5 +1,5 @@
 import type { ResponseShape } from '../interactions/types';
-import type { Content } from './content';
+import type { Content } from '../content/content';
 
 /** What a student's browser may know of an item. Built field by field: nothing else of the item can get in. */
 export interface DeliveredItem {

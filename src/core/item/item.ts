@@ -1,11 +1,11 @@
-import type { Rule } from '../processing/program';
-import type { Content } from './content';
+import type { Rule } from './program';
+import type { Content } from '../content/content';
 import type {
   Declaration,
   OutcomeDeclaration,
   ResponseDeclaration,
   TemplateDeclaration,
-} from './declarations';
+} from '../content/declarations';
 
 export interface RubricBlock {
   /** `candidate`, `scorer`, `proctor`, … */

@@ -1,7 +1,7 @@
 import { interactionOf } from '../interactions';
 import type { InteractionModel, Missing, ProgressState, ResponseShape } from '../interactions/types';
-import { contentText, interactionsOf, walkContent, withMates, type Content } from './content';
-import type { RawResponse } from './response';
+import { contentText, interactionsOf, walkContent, withMates, type Content } from '../content/content';
+import type { RawResponse } from '../content/response';
 
 /** What progress needs of an item; both the full item and the delivered one have it. */
 export interface Answerable {

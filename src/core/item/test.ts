@@ -1,10 +1,11 @@
-import type { Rule } from '../processing/program';
-import type { Content } from './content';
-import type { OutcomeDeclaration } from './declarations';
+import type { Expression, Rule } from './program';
+import type { Content } from '../content/content';
+import type { Declaration, OutcomeDeclaration } from '../content/declarations';
 import type { RubricBlock } from './item';
 
 /** `qti-item-session-control`; what is not said is inherited, then the standard's default. */
 export interface ItemSessionControl {
+  /** Checks allowed; 0 = any number. */
   readonly maxAttempts: number;
   readonly showFeedback: boolean;
   readonly allowReview: boolean;
@@ -25,9 +26,23 @@ export const DEFAULT_SESSION_CONTROL: ItemSessionControl = {
 export interface TimeLimits {
   readonly minimum: number | null;
   readonly maximum: number | null;
+  /** Whether answers given after the maximum are taken and count, marked late. */
+  readonly allowLateSubmission: boolean;
+}
+export const NO_LIMITS: TimeLimits = { minimum: null, maximum: null, allowLateSubmission: false };
+
+/** Where to go when a rule is true: an identifier further on, or one of the standard's ways out. */
+export interface BranchRule {
+  readonly target: string;
+  readonly expression: Expression;
+}
+/** What decides whether something is entered, and where one goes from it (linear parts; those of parts always). */
+export interface Ruled {
+  readonly preConditions: readonly Expression[];
+  readonly branchRules: readonly BranchRule[];
 }
 
-export interface ItemRef {
+export interface ItemRef extends Ruled {
   readonly kind: 'item';
   /** Identifier of the reference in the test. */
   readonly identifier: string;
@@ -35,12 +50,16 @@ export interface ItemRef {
   readonly item: string;
   readonly categories: readonly string[];
   readonly weights: Readonly<Record<string, number>>;
+  /** `qti-variable-mapping`: the name the test uses → the name in the item. */
+  readonly variableNames: Readonly<Record<string, string>>;
+  /** `qti-template-default`: values of template variables that the test sets. */
+  readonly templateDefaults: readonly { readonly identifier: string; readonly expression: Expression }[];
   readonly required: boolean;
   readonly fixed: boolean;
   readonly timeLimits: TimeLimits;
   readonly sessionControl: ItemSessionControl;
 }
-export interface Section {
+export interface Section extends Ruled {
   readonly kind: 'section';
   readonly identifier: string;
   readonly title: string;
@@ -55,33 +74,52 @@ export interface Section {
   readonly shuffle: boolean;
   readonly children: readonly (Section | ItemRef)[];
 }
-export interface TestPart {
+/** Shown when an outcome of the test holds the identifier (or, with `show: false`, when it does not). */
+export interface TestFeedback {
+  readonly access: 'during' | 'atEnd';
+  readonly outcome: string;
+  readonly identifier: string;
+  readonly show: boolean;
+  readonly title: string;
+  readonly content: Content;
+}
+export interface TestPart extends Ruled {
   readonly identifier: string;
   readonly title: string;
   readonly navigation: 'linear' | 'nonlinear';
   readonly submission: 'individual' | 'simultaneous';
   readonly timeLimits: TimeLimits;
+  readonly rubrics: readonly RubricBlock[];
   readonly sections: readonly Section[];
+  readonly feedback: readonly TestFeedback[];
 }
 export interface Test {
   readonly identifier: string;
   readonly title: string;
+  readonly language: string | null;
+  /** What wrote the file, for whoever reads it again. */
+  readonly tool: { readonly name: string | null; readonly version: string | null };
   readonly timeLimits: TimeLimits;
   readonly outcomes: readonly OutcomeDeclaration[];
+  readonly contexts: readonly Declaration[];
   readonly parts: readonly TestPart[];
   readonly rubrics: readonly RubricBlock[];
   readonly outcomeProcessing: readonly Rule[];
+  readonly feedback: readonly TestFeedback[];
 }
+
+/** The item references of a section, in order. */
+export const itemRefsIn = (section: Section): ItemRef[] =>
+  section.children.flatMap((child) => (child.kind === 'item' ? [child] : itemRefsIn(child)));
 
 /** All item references of a test, in order. */
-export function itemRefsOf(test: Pick<Test, 'parts'>): ItemRef[] {
-  const inside = (section: Section): ItemRef[] =>
-    section.children.flatMap((child) => (child.kind === 'item' ? [child] : inside(child)));
-  return test.parts.flatMap((part) => part.sections.flatMap(inside));
+export function itemRefsOf(test: { readonly parts: readonly Pick<TestPart, 'sections'>[] }): ItemRef[] {
+  return test.parts.flatMap((part) => part.sections.flatMap(itemRefsIn));
 }
 
-/** The directions a student reads before the test: rubric blocks for the candidate at test level. */
-export const directionsOf = (test: Test): Content =>
-  test.rubrics
-    .filter((rubric) => rubric.views.includes('candidate'))
-    .flatMap((rubric) => [...rubric.content]);
+const forCandidate = (rubrics: readonly RubricBlock[]): Content =>
+  rubrics.filter((rubric) => rubric.views.includes('candidate')).flatMap((rubric) => [...rubric.content]);
+
+/** The directions a student reads before the test, or before one of its parts or sections: rubric blocks for the candidate. */
+export const directionsOf = (of: { readonly rubrics: readonly RubricBlock[] }): Content =>
+  forCandidate(of.rubrics);

@@ -1,4 +1,4 @@
-import * as v from '../item/value';
+import * as v from '../content/value';
 import * as n from './numbers';
 import { numberOrVariable, type Operator } from './operator';
 import type { Scope } from './context';

@@ -1,6 +1,6 @@
-import * as v from '../item/value';
+import * as v from '../content/value';
 import { numberOrVariable, type Operator } from './operator';
-import type { Expression } from './program';
+import type { Expression } from '../item/program';
 
 const collect =
   (cardinality: 'multiple' | 'ordered'): Operator =>

@@ -1,5 +1,5 @@
-import type { AreaMapping, Mapping, MatchTable, InterpolationTable } from '../item/declarations';
-import type { BaseType, Cardinality, Value } from '../item/value';
+import type { AreaMapping, Mapping, MatchTable, InterpolationTable } from '../content/declarations';
+import type { BaseType, Cardinality, Value } from '../content/value';
 
 /** A variable as processing sees it. */
 export interface Variable {

@@ -3,8 +3,8 @@ import { sameIntervals } from '../geometry/intervals';
 import { isFractionShaded, isFullRectangle } from '../geometry/partitions';
 import { propertiesOf, type PolygonProperties } from '../geometry/polygons';
 import { equivalent, FORMS, type Form } from '../math';
-import * as v from '../item/value';
-import type { Value } from '../item/value';
+import * as v from '../content/value';
+import type { Value } from '../content/value';
 
 type CustomOperator = (args: readonly Value[], attributes: Readonly<Record<string, string>>) => Value;
 

@@ -1,5 +1,5 @@
-import * as v from '../item/value';
-import type { BaseType, Scalar, Value } from '../item/value';
+import * as v from '../content/value';
+import type { BaseType, Scalar, Value } from '../content/value';
 import { isInside, isShape, parseCoords } from '../geometry/areas';
 import { ARITHMETIC, rounded } from './arithmetic';
 import { CONTAINERS } from './containers';
@@ -9,7 +9,7 @@ import { mapPoints, mapValue } from './mapping';
 import * as n from './numbers';
 import { matchesPattern } from './pattern';
 import { answer, numberOrVariable, text, truth, type Operator } from './operator';
-import type { Expression } from './program';
+import type { Expression } from '../item/program';
 import { testExpression } from './testExpressions';
 
 const both =
@@ -22,9 +22,10 @@ const both =
 const variable: Operator = (_args, { attributes }, scope) => {
   const identifier = attributes.identifier ?? '';
   const weight = attributes['weight-identifier'] ?? null;
-  const [item, name] = identifier.split('.');
-  if (scope.test && item && name) return scope.test.itemVariable(item, name, weight) ?? null;
-  return scope.variables.get(identifier)?.value ?? null;
+  const known = scope.variables.get(identifier);
+  const dot = identifier.lastIndexOf('.');
+  if (known || !scope.test || dot < 0) return known?.value ?? null;
+  return scope.test.itemVariable(identifier.slice(0, dot), identifier.slice(dot + 1), weight) ?? null;
 };
 
 const and: Operator = (args) => {

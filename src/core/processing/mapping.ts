@@ -1,5 +1,5 @@
-import type { AreaMapping, MapEntry, Mapping } from '../item/declarations';
-import { isNull, scalarsEqual, scalarsOf, type BaseType, type Scalar, type Value } from '../item/value';
+import type { AreaMapping, MapEntry, Mapping } from '../content/declarations';
+import { isNull, scalarsEqual, scalarsOf, type BaseType, type Scalar, type Value } from '../content/value';
 import { isInside } from '../geometry/areas';
 
 const clamp = (x: number, low: number | null, high: number | null): number =>

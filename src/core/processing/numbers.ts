@@ -1,5 +1,5 @@
-import type { Value } from '../item/value';
-import { isNull, scalarsOf } from '../item/value';
+import type { Value } from '../content/value';
+import { isNull, scalarsOf } from '../content/value';
 
 /** Half goes up, towards positive infinity (QTI 3.0, "round"). */
 export const roundHalfUp = (x: number): number => Math.floor(x + 0.5);

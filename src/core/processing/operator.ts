@@ -1,8 +1,8 @@
-import * as v from '../item/value';
-import type { Value } from '../item/value';
+import * as v from '../content/value';
+import type { Value } from '../content/value';
 import type { Scope } from './context';
 import * as n from './numbers';
-import type { Expression } from './program';
+import type { Expression } from '../item/program';
 
 /** What an expression does with the values of its children. Never throws; what cannot be computed is NULL. */
 export type Operator = (args: readonly Value[], expression: Expression, scope: Scope) => Value;

@@ -1,10 +1,10 @@
-import type { OutcomeDeclaration } from '../item/declarations';
+import type { OutcomeDeclaration } from '../content/declarations';
 import type { Item } from '../item/item';
-import { seededRandom } from '../item/random';
-import * as v from '../item/value';
-import type { Value } from '../item/value';
+import { seededRandom } from '../content/random';
+import * as v from '../content/value';
+import type { Value } from '../content/value';
 import type { Scope, Variable } from './context';
-import { runRules } from './run';
+import { coerce, runRules } from './run';
 
 /** Tries at values that keep a template constraint (QTI 3.0, "template constraint": at least 100). */
 const TRIES = 100;
@@ -25,6 +25,16 @@ export function outcomeVariable(declared: OutcomeDeclaration): Variable {
   const value = initialOutcome(declared);
   return { ...BARE, kind: 'outcome', cardinality, baseType, value, defaultValue, lookupTable };
 }
+
+/** Time on a question, in seconds (QTI 3.0, built-in response variable `duration`). */
+export const durationVariable = (seconds: number): Variable => ({
+  ...BARE,
+  kind: 'response',
+  cardinality: 'single',
+  baseType: 'float',
+  value: v.float(seconds),
+  defaultValue: null,
+});
 
 /** The variables of an item before anything has happened. */
 function variablesOf(item: Item): Map<string, Variable> {
@@ -72,13 +82,27 @@ function variablesOf(item: Item): Map<string, Variable> {
  * The variables of an item as one attempt gets them: declared, then set by template processing. The same seed gives the
  * same values, so that a question can be scored, shown again and replayed. Values that break a constraint are drawn again,
  * a hundred times; then the template defaults stand, as the standard says.
+ * @param templateDefaults what the test sets template variables to (`qti-template-default`)
  */
-export function prepareItem(item: Item, seed: string): Map<string, Variable> {
-  if (item.templateProcessing.length === 0) return variablesOf(item);
+export function prepareItem(
+  item: Item,
+  seed: string,
+  templateDefaults: Readonly<Record<string, Value>> = {},
+): Map<string, Variable> {
+  const fresh = (): Map<string, Variable> => {
+    const variables = variablesOf(item);
+    for (const [name, value] of Object.entries(templateDefaults)) {
+      const variable = variables.get(name);
+      if (variable?.kind !== 'template') continue;
+      variable.value = variable.defaultValue = coerce(value, variable);
+    }
+    return variables;
+  };
+  if (item.templateProcessing.length === 0) return fresh();
   const random = seededRandom(`${seed}/template`);
   for (let i = 0; i < TRIES; i += 1) {
-    const scope: Scope = { variables: variablesOf(item), random };
+    const scope: Scope = { variables: fresh(), random };
     if (runRules(item.templateProcessing, scope)) return scope.variables;
   }
-  return variablesOf(item);
+  return fresh();
 }

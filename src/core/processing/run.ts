@@ -1,9 +1,9 @@
-import * as v from '../item/value';
-import type { Value } from '../item/value';
+import * as v from '../content/value';
+import type { Value } from '../content/value';
 import type { Scope, Variable } from './context';
 import { evaluate, holds } from './evaluate';
 import { numberOf } from './numbers';
-import type { Rule } from './program';
+import type { Rule } from '../item/program';
 
 /** Rules one run may carry out; a program in a loop of fragments cannot hang the server. */
 const MAX_RULES = 20_000;

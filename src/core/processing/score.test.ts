@@ -1,4 +1,4 @@
-import { toJson } from '../item/value';
+import { toJson } from '../content/value';
 import { itemFrom, SCORE } from '../qti/testItem';
 import { scoreItem } from './score';
 

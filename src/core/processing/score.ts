@@ -1,16 +1,17 @@
 import { progressOfItem } from '../item/progress';
-import { readResponse, type RawResponse } from '../item/response';
-import { interactionsOf } from '../item/content';
+import { readResponse, type RawResponse } from '../content/response';
+import { interactionsOf } from '../content/content';
 import type { Item } from '../item/item';
-import * as v from '../item/value';
-import type { Value } from '../item/value';
+import { own } from '../own';
+import * as v from '../content/value';
+import type { Value } from '../content/value';
 import type { ProgressState } from '../interactions/types';
-import { seededRandom } from '../item/random';
+import { seededRandom } from '../content/random';
 import type { Variable } from './context';
 import { mappingMaximum } from './mapping';
 import { numberOf } from './numbers';
-import type { Expression, Rule } from './program';
-import { prepareItem } from './prepare';
+import type { Expression, Rule } from '../item/program';
+import { durationVariable, prepareItem } from './prepare';
 import { runRules } from './run';
 
 export type RawResponses = Readonly<Record<string, RawResponse>>;
@@ -105,14 +106,20 @@ export interface ScoringContext {
   readonly tries?: number;
   /** Outcomes after the try before, for adaptive items; others start afresh. */
   readonly before?: Readonly<Record<string, Value>>;
+  /** What the test sets template variables to. */
+  readonly templateDefaults?: Readonly<Record<string, Value>>;
+  /** Seconds on the question so far (`duration`). */
+  readonly duration?: number;
 }
 
 function run(
   item: Item,
   responses: ReadonlyMap<string, Value>,
-  { seed = '', random = seededRandom(`${seed}/score`), tries = 1, before = {} }: ScoringContext,
+  context: ScoringContext,
 ): Map<string, Variable> {
-  const variables = prepareItem(item, seed);
+  const { seed = '', random = seededRandom(`${seed}/score`), tries = 1, before = {}, duration } = context;
+  const variables = prepareItem(item, seed, context.templateDefaults);
+  if (duration !== undefined) variables.set('duration', durationVariable(duration));
   for (const [identifier, value] of responses) {
     const variable = variables.get(identifier);
     if (variable) variable.value = value;
@@ -128,10 +135,7 @@ function run(
 }
 
 /** The correct response to each, NULL where an item names none. */
-export const correctOf = (
-  item: Item,
-  variables: ReadonlyMap<string, Variable>,
-): ReadonlyMap<string, Value> =>
+export const correctOf = (item: Item, variables: ReadonlyMap<string, Variable>): ReadonlyMap<string, Value> =>
   new Map(
     item.responses.map(({ identifier }) => [identifier, variables.get(identifier)?.correctResponse ?? null]),
   );
@@ -182,12 +186,24 @@ export function maximumScore(item: Item, seed = ''): number | null {
     const mapping = processing.template === 'map_response' ? response?.mapping : response?.areaMapping;
     if (!response || !mapping) return null;
     const interaction = interactionsOf(item.body).find((one) => one.responseIdentifier === 'RESPONSE');
-    const counts = interaction?.counts as { maximum?: number } | undefined;
-    return mappingMaximum(mapping, response.cardinality === 'single', counts?.maximum ?? 0);
+    const most = interaction && 'counts' in interaction ? interaction.counts.maximum : 0;
+    return mappingMaximum(mapping, response.cardinality === 'single', most);
   }
   if (processing === null) return null;
   const correct = correctOf(item, prepareItem(item, seed));
   return numberOf(run(item, correct, { seed }).get('SCORE')?.value);
+}
+
+/** What an item's outcomes are before anything is answered. */
+export function untouchedScore(item: Item, context: ScoringContext = {}): ItemScore {
+  const variables = prepareItem(item, context.seed ?? '', context.templateDefaults);
+  return scoreOf(
+    item,
+    variables,
+    new Map(item.responses.map(({ identifier }) => [identifier, null])),
+    {},
+    context,
+  );
 }
 
 /** Scores one response to an item. Never throws for anything a student can send. */
@@ -195,10 +211,19 @@ export function scoreItem(item: Item, responses: RawResponses, context: ScoringC
   const values = new Map(
     item.responses.map((declared) => [
       declared.identifier,
-      readResponse(responses[declared.identifier] ?? null, declared).value,
+      readResponse(own(responses, declared.identifier) ?? null, declared).value,
     ]),
   );
-  const variables = run(item, values, context);
+  return scoreOf(item, run(item, values, context), values, responses, context);
+}
+
+function scoreOf(
+  item: Item,
+  variables: ReadonlyMap<string, Variable>,
+  values: ReadonlyMap<string, Value>,
+  responses: RawResponses,
+  context: ScoringContext,
+): ItemScore {
   const outcomes: Record<string, Value> = {};
   for (const { identifier } of item.outcomes) outcomes[identifier] = variables.get(identifier)?.value ?? null;
   if (outcomes.MAXSCORE === undefined || outcomes.MAXSCORE === null || numberOf(outcomes.MAXSCORE) === 0) {

@@ -1,10 +1,10 @@
 import { readPackage } from '../qti/package';
 import { filesFrom } from '../qti/testItem';
-import type { RawResponse } from '../item/response';
+import type { RawResponse } from '../content/response';
 import { itemRefsOf } from '../item/test';
-import { toJson } from '../item/value';
+import { toJson } from '../content/value';
 import { scoreItem } from './score';
-import { scoreTest, type ItemOutcome } from './scoreTest';
+import { scoreTest, type QuestionOutcome } from './scoreTest';
 
 /**
  * The expressions only a test has, after their definitions in the QTI 3.0 information model, "Outcome processing" (from memory):
@@ -50,19 +50,19 @@ function outcomesOf(declarations: string, rules: string, without: readonly strin
   expect(content.problems).toEqual([]);
   const [test] = content.tests;
   if (!test) throw new Error('no test');
-  const items = new Map<string, ItemOutcome>();
-  for (const { identifier } of itemRefsOf(test)) {
-    const found = content.items.get(identifier);
-    if (!found || without.includes(identifier)) continue;
-    const score = scoreItem(found, { RESPONSE: ANSWERS[identifier] ?? null });
-    items.set(identifier, {
-      ...score,
-      item: found,
-      presented: identifier !== 'd',
-    });
-  }
+  const SECTIONS: Readonly<Record<string, string[]>> = { a: ['first'], b: ['first'], c: ['first', 'inner'] };
+  const places = itemRefsOf(test).flatMap((source): QuestionOutcome[] => {
+    const { identifier } = source;
+    const item = content.items.get(identifier);
+    if (!item || without.includes(identifier)) return [];
+    const score = scoreItem(item, { RESPONSE: ANSWERS[identifier] ?? null });
+    const sections = SECTIONS[identifier] ?? ['second'];
+    return [
+      { ...score, ref: identifier, source, item, sections, presented: identifier !== 'd', duration: 0 },
+    ];
+  });
   return Object.fromEntries(
-    Object.entries(scoreTest(test, items)).map(([name, value]) => [name, toJson(value)]),
+    Object.entries(scoreTest(test, places)).map(([name, value]) => [name, toJson(value)]),
   );
 }
 const NUMBER = '<qti-outcome-declaration identifier="N" cardinality="single" base-type="float"/>';
@@ -74,7 +74,8 @@ const sum = (attributes: string) =>
 // a right, b wrong, c right, d not answered and never opened, e answered with no key.
 test.each([
   ['<qti-number-correct/>', 2],
-  ['<qti-number-incorrect/>', 2],
+  // Only what was attempted is incorrect (QTI 3.0, "number-incorrect"): d was never there to be answered.
+  ['<qti-number-incorrect/>', 1],
   ['<qti-number-responded/>', 4],
   ['<qti-number-presented/>', 4],
   ['<qti-number-selected/>', 5],

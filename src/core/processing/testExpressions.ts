@@ -1,7 +1,7 @@
-import * as v from '../item/value';
-import type { Value } from '../item/value';
+import * as v from '../content/value';
+import type { Value } from '../content/value';
 import type { Scope } from './context';
-import type { Expression } from './program';
+import type { Expression } from '../item/program';
 
 const words = (text: string | undefined): string[] => text?.split(/\s+/).filter(Boolean) ?? [];
 

@@ -1,4 +1,4 @@
-import { deliverTest } from '../item/deliver';
+import { deliverTest } from '../deliver/deliver';
 import { readPackage, resolvePath, UnreadablePackage } from './package';
 import { filesFrom, itemFrom, SCORE } from './testItem';
 import { parseXml, XmlError } from './xml';

@@ -2,7 +2,7 @@ import type { Item, Stimulus } from '../item/item';
 import type { Test } from '../item/test';
 import { reporterFor, type Problem } from './problem';
 import { readItem, readStimulus, type FileContext } from './readItem';
-import { readTest } from './readTest';
+import { readTest, type TestContext } from './readTest';
 import { childOf, descendantsOf, elementsOf, parseXml, XmlError, type XmlElement } from './xml';
 
 /** The files of a package, however they are kept: path (forward slashes, from the root) → bytes. */
@@ -150,13 +150,19 @@ class PackageReader {
   testAt(path: string): Test | null {
     const root = this.xml(path);
     if (!root) return null;
+    return readTest(root, this.testContext(path));
+  }
+
+  /** What a test file, or a section file it refers to, may ask for; paths are those written in that file. */
+  private testContext(path: string): TestContext {
     const report = reporterFor(path, this.problems);
-    const test = readTest(root, {
+    return {
       report,
       asset: (href, line) => this.context(path).asset(href, line),
       section: (href, line) => {
         const found = this.resolve(path, href, line);
-        return found === null ? null : this.xml(found);
+        const root = found === null ? null : this.xml(found);
+        return found === null || root === null ? null : { root, context: this.testContext(found) };
       },
       item: (href, line) => {
         const found = this.resolve(path, href, line);
@@ -166,8 +172,7 @@ class PackageReader {
         }
         return identifier;
       },
-    });
-    return test;
+    };
   }
 }
 

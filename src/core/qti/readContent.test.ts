@@ -1,6 +1,6 @@
-import { deliverItem } from '../item/deliver';
-import { contentText, type Content, type ContentNode } from '../item/content';
-import { float, single, type Value } from '../item/value';
+import { deliverItem } from '../deliver/deliver';
+import { contentText, type Content, type ContentNode } from '../content/content';
+import { float, single, type Value } from '../content/value';
 import { itemFrom, SCORE } from './testItem';
 
 const bodyOf = (inside: string) => {

@@ -1,6 +1,7 @@
-import { interactionForElement } from '../interactions';
-import type { InteractionModel, ReadContext, ResponseShape } from '../interactions/types';
-import type { Content, ContentNode } from '../item/content';
+import { readerFor } from '../interactions/readers';
+import type { InteractionModel, ResponseShape } from '../content/interaction';
+import type { ReadContext } from '../interactions/reading';
+import type { Content, ContentNode } from '../content/content';
 import * as allowed from './allowed';
 import type { Reporter } from './problem';
 import { childOf, elementsOf, type XmlElement, type XmlNode } from './xml';
@@ -195,7 +196,7 @@ export class ContentReader {
   private interaction(element: XmlElement, parent?: XmlElement): InteractionNode[] {
     const { report, shapes } = this.settings;
     const custom = element.attributes['custom-interaction-type-identifier'];
-    const definition = interactionForElement(custom ?? element.name);
+    const definition = readerFor(custom ?? element.name);
     if (!definition) {
       report.error(
         'unsupported-interaction',
@@ -234,14 +235,14 @@ export class ContentReader {
       asset: (href) => this.settings.asset(href, element.line) ?? '',
     };
     const prompt = childOf(element, 'qti-prompt');
-    const interaction: InteractionModel = {
+    const interaction = {
       prompt: prompt ? this.children(prompt) : [],
       ...definition.read(element, context),
-      type: definition.type,
-      inline: definition.inline,
+      type: definition.kind.type,
+      inline: definition.kind.inline,
       responseIdentifier: identifier,
       classes: (element.attributes.class ?? '').split(/\s+/).filter((one) => one.startsWith('qti-')),
-    };
+    } as unknown as InteractionModel;
     return [{ kind: 'interaction', interaction }];
   }
 }

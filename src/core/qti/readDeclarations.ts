@@ -7,8 +7,8 @@ import type {
   OutcomeDeclaration,
   ResponseDeclaration,
   TemplateDeclaration,
-} from '../item/declarations';
-import { parseScalar, single, type BaseType, type Value } from '../item/value';
+} from '../content/declarations';
+import { parseScalar, single, type BaseType, type Value } from '../content/value';
 import { isShape, parseCoords } from '../geometry/areas';
 import type { Reporter } from './problem';
 import { isBaseType, isCardinality, readValues } from './readValue';

@@ -1,5 +1,5 @@
 import type { Item, ResponseProcessing, RubricBlock, Stimulus } from '../item/item';
-import { interactionsOf } from '../item/content';
+import { interactionsOf } from '../content/content';
 import type { Reporter } from './problem';
 import { ContentReader } from './readContent';
 import {

@@ -1,7 +1,7 @@
 import { isCustomOperator } from '../processing/custom';
 import { ARITY } from '../processing/expressions';
 import { matchesPattern } from '../processing/pattern';
-import type { Branch, Expression, Rule } from '../processing/program';
+import type { Branch, Expression, Rule } from '../item/program';
 import type { Reporter } from './problem';
 import { elementsOf, textOf, type XmlElement } from './xml';
 
@@ -17,7 +17,8 @@ export interface Names {
 
 const op = (element: XmlElement) => element.name.replace(/^qti-/, '');
 
-function readExpression(element: XmlElement, names: Names, report: Reporter): Expression {
+/** Reads an expression; what is wrong with it is reported with its line. */
+export function readExpression(element: XmlElement, names: Names, report: Reporter): Expression {
   const name = op(element);
   const children = elementsOf(element);
   const arity = ARITY[name];

@@ -1,4 +1,4 @@
-import { deliverTest } from '../item/deliver';
+import { deliverTest } from '../deliver/deliver';
 import { itemRefsOf, type Section, type Test } from '../item/test';
 import { readPackage } from './package';
 import { filesFrom, SCORE } from './testItem';
@@ -51,7 +51,7 @@ test('modes, time limits, categories and weights are read; what is not said is t
     `<qti-time-limits max-time="2700" min-time="60"/>
      ${part(section('s', ref('a', 'category="reading short" fixed="true" required="true"', '<qti-weight identifier="W" value="2.5"/><qti-time-limits max-time="90"/>') + ref('b')), 'navigation-mode="linear" submission-mode="individual"')}`,
   );
-  expect(whole.timeLimits).toEqual({ minimum: 60, maximum: 2700 });
+  expect(whole.timeLimits).toEqual({ minimum: 60, maximum: 2700, allowLateSubmission: false });
   expect(whole.parts[0]).toMatchObject({ navigation: 'linear', submission: 'individual' });
   const [a, b] = itemRefsOf(whole);
   expect(a).toMatchObject({

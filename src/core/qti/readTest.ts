@@ -1,147 +1,353 @@
 import {
   DEFAULT_SESSION_CONTROL,
+  itemRefsOf,
+  NO_LIMITS,
+  type BranchRule,
   type ItemRef,
   type ItemSessionControl,
+  type Ruled,
   type Section,
   type Test,
+  type TestFeedback,
   type TestPart,
   type TimeLimits,
 } from '../item/test';
 import type { RubricBlock } from '../item/item';
+import { StrictAttributes } from './attributes';
 import type { Reporter } from './problem';
 import { ContentReader } from './readContent';
-import { readOutcomeDeclaration } from './readDeclarations';
-import { readRules } from './readProgram';
-import { booleanAttribute, childOf, elementsOf, numberAttribute, type XmlElement } from './xml';
+import { readDeclaration, readOutcomeDeclaration } from './readDeclarations';
+import { readExpression, readRules, type Names } from './readProgram';
+import { reportTestModel } from './testModel';
+import { childOf, elementsOf, type XmlElement } from './xml';
 
 export interface TestContext {
   readonly report: Reporter;
   asset(href: string, line: number): string | null;
   /** The identifier of the item at a path written in the test; null (and reported) when it is not in the package. */
   item(href: string, line: number): string | null;
-  /** The root of a section file a test refers to. */
-  section(href: string, line: number): XmlElement | null;
+  /**
+   * The section in a file a test refers to, with the context to read it in (its own file's); null (and reported) when it is
+   * not in the package.
+   */
+  section(href: string, line: number): { readonly root: XmlElement; readonly context: TestContext } | null;
 }
 
-function readTimeLimits(element: XmlElement): TimeLimits {
-  const limits = childOf(element, 'qti-time-limits');
-  const seconds = (name: string) => {
-    const value = limits ? numberAttribute(limits, name, NaN) : NaN;
-    return Number.isNaN(value) ? null : value;
-  };
-  return { minimum: seconds('min-time'), maximum: seconds('max-time') };
-}
+/** Sections in sections, in files of their own: deeper than this one contains itself. */
+const MAX_DEPTH = 12;
+const EXITS = ['EXIT_SECTION', 'EXIT_TESTPART', 'EXIT_TEST'];
 
-function readControl(element: XmlElement, inherited: ItemSessionControl): ItemSessionControl {
-  const control = childOf(element, 'qti-item-session-control');
-  if (!control) return inherited;
-  return {
-    maxAttempts: numberAttribute(control, 'max-attempts', inherited.maxAttempts),
-    showFeedback: booleanAttribute(control, 'show-feedback', inherited.showFeedback),
-    allowReview: booleanAttribute(control, 'allow-review', inherited.allowReview),
-    showSolution: booleanAttribute(control, 'show-solution', inherited.showSolution),
-    allowSkipping: booleanAttribute(control, 'allow-skipping', inherited.allowSkipping),
-    validateResponses: booleanAttribute(control, 'validate-responses', inherited.validateResponses),
-  };
-}
-
-/** Reads one test file. */
+/** Reads the parts of one test file, or of a section file it refers to. */
 class TestReader {
   private readonly content: ContentReader;
-  constructor(private readonly context: TestContext) {
+  constructor(
+    private readonly context: TestContext,
+    private readonly names: Names,
+    private readonly depth = 0,
+  ) {
     this.content = new ContentReader({
       report: context.report,
       shapes: new Map(),
+      names: names.outcomes,
       asset: (href, line) => context.asset(href, line),
     });
   }
 
+  private get report(): Reporter {
+    return this.context.report;
+  }
+  private strict(element: XmlElement): StrictAttributes {
+    return new StrictAttributes(element, this.report);
+  }
+
+  timeLimits(element: XmlElement): TimeLimits {
+    const limits = childOf(element, 'qti-time-limits');
+    if (!limits) return NO_LIMITS;
+    const strict = this.strict(limits);
+    const [minimum, maximum] = [
+      strict.number('min-time', { least: 0 }),
+      strict.number('max-time', { least: 0 }),
+    ];
+    if (minimum !== null && maximum !== null && minimum > maximum)
+      this.report.error('bad-limits', limits.line, `min-time ${minimum} is more than max-time ${maximum}`);
+    return { minimum, maximum, allowLateSubmission: strict.boolean('allow-late-submission', false) };
+  }
+
+  control(element: XmlElement, inherited: ItemSessionControl): ItemSessionControl {
+    const control = childOf(element, 'qti-item-session-control');
+    if (!control) return inherited;
+    const strict = this.strict(control);
+    return {
+      maxAttempts: strict.number('max-attempts', { least: 0, whole: true }) ?? inherited.maxAttempts,
+      showFeedback: strict.boolean('show-feedback', inherited.showFeedback),
+      allowReview: strict.boolean('allow-review', inherited.allowReview),
+      showSolution: strict.boolean('show-solution', inherited.showSolution),
+      allowSkipping: strict.boolean('allow-skipping', inherited.allowSkipping),
+      validateResponses: strict.boolean('validate-responses', inherited.validateResponses),
+    };
+  }
+
   rubrics(element: XmlElement): RubricBlock[] {
     return elementsOf(element, 'qti-rubric-block').map((block) => ({
-      views: (block.attributes.view ?? 'candidate').split(/\s+/),
+      views: (block.attributes.view ?? 'candidate').split(/\s+/).filter(Boolean),
       use: block.attributes.use ?? null,
       content: this.content.children(block),
     }));
   }
 
-  part(element: XmlElement): TestPart {
-    const control = readControl(element, DEFAULT_SESSION_CONTROL);
-    this.refuseRules(element);
+  rules(element: XmlElement): Ruled {
+    const expressionIn = (rule: XmlElement) => {
+      const [only, ...more] = elementsOf(rule);
+      if (!only || more.length > 0) {
+        this.report.error('bad-rule', rule.line, `<${rule.name}> takes one expression`);
+        return [];
+      }
+      return [readExpression(only, this.names, this.report)];
+    };
     return {
-      identifier: element.attributes.identifier ?? '',
+      preConditions: elementsOf(element, 'qti-pre-condition').flatMap(expressionIn),
+      branchRules: elementsOf(element, 'qti-branch-rule').flatMap((rule): BranchRule[] => {
+        const target = this.strict(rule).identifier('target');
+        return expressionIn(rule).map((expression) => ({ target, expression }));
+      }),
+    };
+  }
+
+  feedback(element: XmlElement): TestFeedback[] {
+    return elementsOf(element, 'qti-test-feedback').map((one) => {
+      const strict = this.strict(one);
+      const outcome = strict.identifier('outcome-identifier');
+      if (outcome !== '' && !this.names.outcomes.has(outcome))
+        this.report.error(
+          'unknown-variable',
+          one.line,
+          `feedback depends on "${outcome}", which is not declared`,
+        );
+      if (one.attributes.access === undefined)
+        this.report.error('bad-attribute', one.line, '<qti-test-feedback> does not say its access');
+      return {
+        access: strict.word('access', ['during', 'atEnd'], 'atEnd'),
+        outcome,
+        identifier: strict.identifier(),
+        show: strict.word('show-hide', ['show', 'hide'], 'show') === 'show',
+        title: one.attributes.title ?? '',
+        content: this.content.children(one),
+      };
+    });
+  }
+
+  part(element: XmlElement): TestPart {
+    const strict = this.strict(element);
+    const control = this.control(element, DEFAULT_SESSION_CONTROL);
+    for (const mode of ['navigation-mode', 'submission-mode'])
+      if (element.attributes[mode] === undefined)
+        this.report.error('bad-attribute', element.line, `<qti-test-part> does not say its ${mode}`);
+    const children = this.children(element, control);
+    const sections = children.filter((child): child is Section => child.kind === 'section');
+    if (sections.length === 0) this.report.error('no-sections', element.line, 'the part has no section');
+    return {
+      identifier: strict.identifier(),
       title: element.attributes.title ?? '',
-      navigation: element.attributes['navigation-mode'] === 'linear' ? 'linear' : 'nonlinear',
-      submission: element.attributes['submission-mode'] === 'individual' ? 'individual' : 'simultaneous',
-      timeLimits: readTimeLimits(element),
-      sections: this.children(element, control).filter((child): child is Section => child.kind === 'section'),
+      navigation: strict.word('navigation-mode', ['linear', 'nonlinear'], 'nonlinear'),
+      submission: strict.word('submission-mode', ['individual', 'simultaneous'], 'simultaneous'),
+      timeLimits: this.timeLimits(element),
+      rubrics: this.rubrics(element),
+      sections,
+      feedback: this.feedback(element),
+      ...this.rules(element),
     };
   }
 
   private children(element: XmlElement, control: ItemSessionControl): (Section | ItemRef)[] {
     return elementsOf(element).flatMap((child): (Section | ItemRef)[] => {
       if (child.name === 'qti-assessment-section') return [this.section(child, control)];
-      if (child.name === 'qti-assessment-section-ref') {
-        const root = this.context.section(child.attributes.href ?? '', child.line);
-        return root ? [this.section(root, control)] : [];
-      }
+      if (child.name === 'qti-assessment-section-ref') return this.sectionRef(child, control);
       return child.name === 'qti-assessment-item-ref' ? this.itemRef(child, control) : [];
     });
   }
 
-  private section(element: XmlElement, inherited: ItemSessionControl): Section {
-    const selection = childOf(element, 'qti-selection');
-    const ordering = childOf(element, 'qti-ordering');
-    this.refuseRules(element);
-    return {
-      kind: 'section',
-      identifier: element.attributes.identifier ?? '',
-      title: element.attributes.title ?? '',
-      visible: booleanAttribute(element, 'visible', true),
-      keepTogether: booleanAttribute(element, 'keep-together', true),
-      required: booleanAttribute(element, 'required', false),
-      fixed: booleanAttribute(element, 'fixed', false),
-      rubrics: this.rubrics(element),
-      timeLimits: readTimeLimits(element),
-      selection: selection
-        ? {
-            select: numberAttribute(selection, 'select', 0),
-            withReplacement: booleanAttribute(selection, 'with-replacement', false),
-          }
-        : null,
-      shuffle: ordering ? booleanAttribute(ordering, 'shuffle', false) : false,
-      children: this.children(element, readControl(element, inherited)),
-    };
-  }
-
-  private itemRef(element: XmlElement, control: ItemSessionControl): ItemRef[] {
-    const item = this.context.item(element.attributes.href ?? '', element.line);
-    this.refuseRules(element);
-    if (item === null) return [];
-    const weights = elementsOf(element, 'qti-weight').map(
-      (one) => [one.attributes.identifier ?? '', numberAttribute(one, 'value', 1)] as const,
-    );
+  /** A section in a file of its own; what the reference says besides holds for it too. */
+  private sectionRef(element: XmlElement, control: ItemSessionControl): Section[] {
+    const strict = this.strict(element);
+    const identifier = strict.identifier();
+    if (this.depth >= MAX_DEPTH) {
+      this.report.error('section-in-itself', element.line, `the section "${identifier}" contains itself`);
+      return [];
+    }
+    const found = this.context.section(element.attributes.href ?? '', element.line);
+    if (!found) return [];
+    const { root, context } = found;
+    if (root.name !== 'qti-assessment-section') {
+      this.report.error('not-a-section', element.line, `"${element.attributes.href ?? ''}" holds no section`);
+      return [];
+    }
+    reportTestModel(root, context.report);
+    const reader = new TestReader(context, this.names, this.depth + 1);
+    const section = reader.section(root, this.control(element, control));
+    const rules = this.rules(element);
+    const limits = this.timeLimits(element);
     return [
       {
-        kind: 'item',
-        identifier: element.attributes.identifier ?? item,
-        item,
-        categories: element.attributes.category?.split(/\s+/).filter(Boolean) ?? [],
-        weights: Object.fromEntries(weights),
-        required: booleanAttribute(element, 'required', false),
-        fixed: booleanAttribute(element, 'fixed', false),
-        timeLimits: readTimeLimits(element),
-        sessionControl: readControl(element, control),
+        ...section,
+        required: strict.boolean('required', section.required),
+        fixed: strict.boolean('fixed', section.fixed),
+        timeLimits: limits === NO_LIMITS ? section.timeLimits : limits,
+        preConditions: [...rules.preConditions, ...section.preConditions],
+        branchRules: [...section.branchRules, ...rules.branchRules],
       },
     ];
   }
 
-  /** A path that depends on answers is not taken yet; showing all of it would be another test. */
-  private refuseRules(element: XmlElement): void {
-    for (const name of ['qti-pre-condition', 'qti-branch-rule']) {
-      const rule = childOf(element, name);
-      if (rule) this.context.report.error('unsupported-element', rule.line, `<${name}> is not supported yet`);
-    }
+  section(element: XmlElement, inherited: ItemSessionControl): Section {
+    const strict = this.strict(element);
+    const selection = childOf(element, 'qti-selection');
+    const ordering = childOf(element, 'qti-ordering');
+    const children = this.children(element, this.control(element, inherited));
+    const withReplacement = selection ? this.strict(selection).boolean('with-replacement', false) : false;
+    const select = selection ? this.strict(selection).number('select', { least: 0, whole: true }) : null;
+    if (selection && selection.attributes.select === undefined)
+      this.report.error('bad-attribute', selection.line, '<qti-selection> does not say how many to select');
+    if (selection && select !== null && select > MAX_SELECTED)
+      this.report.error('bad-attribute', selection.line, `more than ${MAX_SELECTED} cannot be selected`);
+    if (selection && select !== null && select > children.length && !withReplacement)
+      this.report.warn(
+        'bad-selection',
+        selection.line,
+        `${select} are to be selected without replacement, and there are ${children.length}: all are taken`,
+      );
+    const required = children.filter((child) => child.required).length;
+    if (selection && select !== null && select < required)
+      this.report.warn(
+        'bad-selection',
+        selection.line,
+        `${select} are to be selected, and ${required} are required: all of those are taken`,
+      );
+    if (element.attributes.visible === undefined)
+      this.report.warn(
+        'bad-attribute',
+        element.line,
+        '<qti-assessment-section> does not say whether it is visible; it is',
+      );
+    return {
+      kind: 'section',
+      identifier: strict.identifier(),
+      title: element.attributes.title ?? '',
+      visible: strict.boolean('visible', true),
+      keepTogether: strict.boolean('keep-together', true),
+      required: strict.boolean('required', false),
+      fixed: strict.boolean('fixed', false),
+      rubrics: this.rubrics(element),
+      timeLimits: this.timeLimits(element),
+      selection: select === null ? null : { select, withReplacement },
+      shuffle: ordering ? this.strict(ordering).boolean('shuffle', false) : false,
+      children,
+      ...this.rules(element),
+    };
   }
+
+  private itemRef(element: XmlElement, control: ItemSessionControl): ItemRef[] {
+    const strict = this.strict(element);
+    const item = this.context.item(element.attributes.href ?? '', element.line);
+    const rules = this.rules(element);
+    const limits = this.timeLimits(element);
+    if (item === null) return [];
+    const pairs = <T>(name: string, read: (one: XmlElement) => readonly [string, T]) =>
+      Object.fromEntries(elementsOf(element, name).map(read));
+    return [
+      {
+        kind: 'item',
+        identifier: strict.identifier(),
+        item,
+        categories: element.attributes.category?.split(/\s+/).filter(Boolean) ?? [],
+        weights: pairs('qti-weight', (one) => {
+          const value = this.strict(one).number('value');
+          if (one.attributes.value === undefined)
+            this.report.error('bad-attribute', one.line, '<qti-weight> has no value');
+          return [this.strict(one).identifier(), value ?? 1];
+        }),
+        variableNames: pairs('qti-variable-mapping', (one) => [
+          this.strict(one).identifier('target-identifier'),
+          this.strict(one).identifier('source-identifier'),
+        ]),
+        templateDefaults: elementsOf(element, 'qti-template-default').flatMap((one) => {
+          const [expression] = elementsOf(one);
+          if (!expression) {
+            this.report.error('bad-rule', one.line, '<qti-template-default> has no expression');
+            return [];
+          }
+          return [
+            {
+              identifier: this.strict(one).identifier('template-identifier'),
+              expression: readExpression(expression, this.names, this.report),
+            },
+          ];
+        }),
+        required: strict.boolean('required', false),
+        fixed: strict.boolean('fixed', false),
+        timeLimits: limits,
+        sessionControl: this.control(element, control),
+        ...rules,
+      },
+    ];
+  }
+}
+
+/** No test draws more questions from one section than this. */
+const MAX_SELECTED = 500;
+
+/** Every identifier of a test means one thing: twin references would be one question with two places. */
+function refuseTwins(test: Test, line: number, report: Reporter): void {
+  const sections = (section: Section): string[] => [
+    section.identifier,
+    ...section.children.flatMap((child) => (child.kind === 'section' ? sections(child) : [])),
+  ];
+  const all = [
+    ...test.parts.map((part) => part.identifier),
+    ...test.parts.flatMap((part) => part.sections.flatMap(sections)),
+    ...itemRefsOf(test).map((ref) => ref.identifier),
+  ];
+  const seen = new Set<string>();
+  for (const identifier of all) {
+    if (seen.has(identifier))
+      report.error('duplicate-identifier', line, `the identifier "${identifier}" is given twice in the test`);
+    seen.add(identifier);
+  }
+}
+
+/** A branch that leads nowhere, or back, would leave the student without a next question. */
+function refuseBadTargets(test: Test, line: number, report: Reporter): void {
+  const complain = (from: string, target: string) =>
+    report.error(
+      'bad-target',
+      line,
+      `a branch rule of "${from}" goes to "${target}", which does not come after it in the same part`,
+    );
+  test.parts.forEach((part, i) => {
+    for (const { target } of part.branchRules)
+      if (
+        !['EXIT_TEST', 'EXIT_TESTPART'].includes(target) &&
+        !test.parts.slice(i + 1).some((one) => one.identifier === target)
+      )
+        complain(part.identifier, target);
+    const order: { identifier: string; rules: readonly BranchRule[]; end: number }[] = [];
+    const walk = (node: Section | ItemRef): void => {
+      const own = { identifier: node.identifier, rules: node.branchRules, end: 0 };
+      order.push(own);
+      if (node.kind === 'section') node.children.forEach(walk);
+      own.end = order.length;
+    };
+    part.sections.forEach(walk);
+    const shuffles = (section: Section): boolean =>
+      section.shuffle || section.children.some((child) => child.kind === 'section' && shuffles(child));
+    const fixedOrder = !part.sections.some(shuffles);
+    for (const { identifier, rules, end } of order)
+      for (const { target } of rules) {
+        if (EXITS.includes(target)) continue;
+        const at = order.findIndex((one) => one.identifier === target);
+        // In a mixed section what comes after is known only once it is drawn.
+        if (at < 0 || (fixedOrder && at < end)) complain(identifier, target);
+      }
+  });
 }
 
 /** Reads a `qti-assessment-test`. */
@@ -156,34 +362,41 @@ export function readTest(root: XmlElement, context: TestContext): Test | null {
     );
     return null;
   }
-  const reader = new TestReader(context);
+  reportTestModel(root, report);
   const outcomes = elementsOf(root, 'qti-outcome-declaration').flatMap(
     (one) => readOutcomeDeclaration(one, report) ?? [],
   );
+  const contexts = elementsOf(root, 'qti-context-declaration').flatMap(
+    (one) => readDeclaration(one, report) ?? [],
+  );
+  const names: Names = {
+    responses: new Set(),
+    outcomes: new Set(outcomes.map((one) => one.identifier)),
+    templates: new Set(),
+    contexts: new Set(contexts.map((one) => one.identifier)),
+    test: true,
+  };
+  const reader = new TestReader(context, names);
   const processing = childOf(root, 'qti-outcome-processing');
   const parts = elementsOf(root, 'qti-test-part').map((part) => reader.part(part));
   if (parts.length === 0) report.error('no-parts', root.line, 'the test has no qti-test-part');
-  const feedback = childOf(root, 'qti-test-feedback');
-  if (feedback) report.warn('feedback-set-aside', feedback.line, 'test feedback is not shown');
-  return {
+  const test: Test = {
     identifier,
     title: root.attributes.title ?? identifier,
-    timeLimits: readTimeLimits(root),
+    language: root.attributes['xml:lang'] ?? null,
+    tool: {
+      name: root.attributes['tool-name'] ?? null,
+      version: root.attributes['tool-version'] ?? null,
+    },
+    timeLimits: reader.timeLimits(root),
     outcomes,
+    contexts,
     parts,
     rubrics: reader.rubrics(root),
-    outcomeProcessing: processing
-      ? readRules(
-          elementsOf(processing),
-          {
-            responses: new Set(),
-            outcomes: new Set(outcomes.map((one) => one.identifier)),
-            templates: new Set(),
-            contexts: new Set(),
-            test: true,
-          },
-          report,
-        )
-      : [],
+    outcomeProcessing: processing ? readRules(elementsOf(processing), names, report) : [],
+    feedback: reader.feedback(root),
   };
+  refuseTwins(test, root.line, report);
+  refuseBadTargets(test, root.line, report);
+  return test;
 }

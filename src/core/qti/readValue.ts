@@ -9,7 +9,7 @@ import {
   type Scalar,
   type SingleValue,
   type Value,
-} from '../item/value';
+} from '../content/value';
 import type { Reporter } from './problem';
 import { elementsOf, textOf, type XmlElement } from './xml';
 

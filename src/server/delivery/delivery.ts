@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { GRACE, isOver, limitWith } from '@/core/attempt/timing';
 import type { AttemptEvent, Batch, BrowserEvent } from '@/core/attempt/events';
 import type { AttemptState } from '@/core/attempt/state';
-import { deliverTest } from '@/core/item/deliver';
+import { deliverTest } from '@/core/deliver/deliver';
 import { type DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 import type { User } from '../accounts/users';

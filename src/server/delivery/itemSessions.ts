@@ -1,8 +1,8 @@
-import { deliverItem, itemSeed, triesOf, type ItemSession } from '@/core/item/deliver';
+import { deliverItem, itemSeed, triesOf, type ItemSession } from '@/core/deliver/deliver';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { itemRefsOf, type ItemRef, type TestPart } from '@/core/item/test';
-import type { Value } from '@/core/item/value';
-import { interactionsOf } from '@/core/item/content';
+import type { Value } from '@/core/content/value';
+import { interactionsOf } from '@/core/content/content';
 import type { Item } from '@/core/item/item';
 import { scoreItem, type RawResponses } from '@/core/processing/score';
 import type { User } from '../accounts/users';

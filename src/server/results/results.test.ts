@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BrowserEvent } from '@/core/attempt/events';
-import type { RawResponse } from '@/core/item/response';
+import type { RawResponse } from '@/core/content/response';
 import { filesFrom } from '@/core/qti/testItem';
 import { putUser, userById, type User } from '../accounts/users';
 import { openDatabase, type Db } from '../db/open';

@@ -1,10 +1,10 @@
 import { itemRefsOf } from '@/core/item/test';
 import { correctOf, scoreItem } from '@/core/processing/score';
 import { scoreTest, type ItemOutcome } from '@/core/processing/scoreTest';
-import { toJson, type JsonValue, type Value } from '@/core/item/value';
-import { deliverItem, deliverTest, itemSeed } from '@/core/item/deliver';
+import { toJson, type JsonValue, type Value } from '@/core/content/value';
+import { deliverItem, deliverTest, itemSeed } from '@/core/deliver/deliver';
 import { questionOrder, type DeliveredItem } from '@/core/item/delivered';
-import { rawOf, type RawResponse } from '@/core/item/response';
+import { rawOf, type RawResponse } from '@/core/content/response';
 import { prepareItem } from '@/core/processing/prepare';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';

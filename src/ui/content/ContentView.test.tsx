@@ -2,7 +2,7 @@ import english from '@messages/en.json';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { IntlProvider } from 'use-intl';
-import type { Content } from '@/core/item/content';
+import type { Content } from '@/core/content/content';
 import { itemFrom } from '@/core/qti/testItem';
 import { ContentView, type ContentSlots } from './ContentView';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { createElement, Fragment, type ReactNode } from 'react';
-import type { Content, ContentNode } from '@/core/item/content';
+import type { Content, ContentNode } from '@/core/content/content';
 import type { InteractionModel } from '@/core/interactions/types';
 import { Enlargeable } from '../kit/Enlargeable';
 

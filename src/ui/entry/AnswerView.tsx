@@ -2,9 +2,9 @@
 
 import type { ReactNode } from 'react';
 import type { InteractionModel } from '@/core/interactions/types';
-import { interactionsOf } from '@/core/item/content';
+import { interactionsOf } from '@/core/content/content';
 import type { DeliveredItem } from '@/core/item/delivered';
-import type { RawResponse } from '@/core/item/response';
+import type { RawResponse } from '@/core/content/response';
 import { ContentView, type ContentSlots } from '../content/ContentView';
 import { VIEW_OF } from '../interactions';
 import { Vocabulary } from '../interactions/Vocabulary';

@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { DeliveredItem } from '@/core/item/delivered';
-import type { RawResponse } from '@/core/item/response';
+import type { RawResponse } from '@/core/content/response';
 import type { AccessNeeds } from '@/core/needs';
 import { assetAddress } from '../player/useAssets';
 import { AnswerView } from './AnswerView';

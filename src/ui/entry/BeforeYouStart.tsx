@@ -3,7 +3,7 @@
 import { Alert, Button } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Content } from '@/core/item/content';
+import type { Content } from '@/core/content/content';
 import type { AccessNeeds } from '@/core/needs';
 import { useHydrated } from '../kit/useHydrated';
 import { ContentView } from '../content/ContentView';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Content } from '@/core/item/content';
+import type { Content } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../content/ContentView';
 import styles from './shared.module.css';
 

@@ -1,8 +1,8 @@
 import type { Hotspot } from '@/core/interactions/hotspots';
 import type { Picture } from '@/core/interactions/picture';
 import type { InteractionModel, ResponseShape } from '@/core/interactions/types';
-import type { Content } from '@/core/item/content';
-import type { RawResponse } from '@/core/item/response';
+import type { Content } from '@/core/content/content';
+import type { RawResponse } from '@/core/content/response';
 
 /**
  * "How to answer": a sample of the interaction and the answers it goes through, one per step. What each step says, and

@@ -4,8 +4,8 @@ import { act, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { IntlProvider } from 'use-intl';
 import type { InteractionModel } from '@/core/interactions/types';
-import { interactionsOf } from '@/core/item/content';
-import type { RawResponse } from '@/core/item/response';
+import { interactionsOf } from '@/core/content/content';
+import type { RawResponse } from '@/core/content/response';
 import { itemFrom } from '@/core/qti/testItem';
 import { preloadViews, VIEW_OF } from '.';
 

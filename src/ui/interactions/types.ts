@@ -1,6 +1,6 @@
 import { createElement, lazy, Suspense, useState, type ComponentType, type ReactNode } from 'react';
 import type { InteractionModel, ResponseShape } from '@/core/interactions/types';
-import type { RawResponse } from '@/core/item/response';
+import type { RawResponse } from '@/core/content/response';
 import type { ContentSlots } from '../content/ContentView';
 import type { Lesson } from './lesson';
 

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { useTranslations } from 'use-intl';
-import { interactionsOf } from '@/core/item/content';
+import { interactionsOf } from '@/core/content/content';
 import type { DeliveredTest } from '@/core/item/delivered';
 import { isOver } from '@/core/attempt/timing';
 import { isSchemeId } from '@/core/view/schemes';

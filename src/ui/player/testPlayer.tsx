@@ -3,7 +3,7 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { IntlProvider } from 'use-intl';
 import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
-import { deliverItem } from '@/core/item/deliver';
+import { deliverItem } from '@/core/deliver/deliver';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { NO_NEEDS } from '@/core/needs';
 import { itemFrom } from '@/core/qti/testItem';

@@ -1,14 +1,19 @@
-import type { Content } from '../../item/content';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
-import { readCounts, type Counts } from '../counts';
-import { joinProgress, type Joinable } from '../joining';
-import { readOffer, type Offer } from '../offer';
-import { defineInteraction, type InteractionModel } from '../types';
+import { defineKind, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import type { Counts } from '../counts';
+import { joinFault, joinProgress, type Joinable } from '../joining';
+import { type Offer, mapOffers } from '../offer';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    associate: AssociateModel;
+  }
+}
 
 export interface AssociableChoice extends Offer, Joinable {
   readonly content: Content;
 }
-export interface AssociateModel extends InteractionModel {
+export interface AssociateModel extends InteractionBase {
   readonly type: 'associate';
   readonly choices: readonly AssociableChoice[];
   readonly counts: Counts;
@@ -16,29 +21,12 @@ export interface AssociateModel extends InteractionModel {
 }
 
 /** `qti-associate-interaction`: pairs made from one list, in either order (QTI 3.0, "associate interaction"). */
-export const associate = defineInteraction<AssociateModel>({
+export const associate = defineKind<AssociateModel>({
   type: 'associate',
-  element: 'qti-associate-interaction',
   inline: false,
+  offers: ['choices'],
+  mapContents: (model, change) => ({ ...model, choices: mapOffers(model.choices, change) }),
   shuffles: ['choices'],
-  binds: [
-    { cardinality: 'multiple', baseTypes: ['pair'] },
-    { cardinality: 'single', baseTypes: ['pair'] },
-  ],
-  read(element, context) {
-    const choices = elementsOf(element, 'qti-simple-associable-choice').map((child) => ({
-      ...readOffer(child, context),
-      content: context.content(child),
-      matchMax: numberAttribute(child, 'match-max', 1),
-      matchMin: numberAttribute(child, 'match-min', 0),
-    }));
-    if (choices.length === 0)
-      context.report.error('no-choices', element.line, 'an associate interaction has no choices');
-    return {
-      choices,
-      counts: readCounts(element, 'associations', 1),
-      shuffle: booleanAttribute(element, 'shuffle', false),
-    };
-  },
   progress: (model, response) => joinProgress(model.choices, model.counts, response),
+  fault: (model, texts) => joinFault(model.choices, model.counts, texts),
 });

@@ -1,8 +1,13 @@
-import { responseTexts, type RawResponse } from '../../item/response';
-import { readWhole } from '../quantity';
-import { complete, defineInteraction, empty, type InteractionModel } from '../types';
+import { defineKind, complete, empty, type InteractionBase } from '../types';
+import { responseTexts, type RawResponse } from '../../content/response';
 
-export interface CellGridModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'cell-grid': CellGridModel;
+  }
+}
+
+export interface CellGridModel extends InteractionBase {
   readonly type: 'cell-grid';
   readonly rows: number;
   readonly columns: number;
@@ -59,18 +64,14 @@ export function cellsBetween(a: Cell, b: Cell): Cell[] {
 }
 
 /** Our `cell-grid`: cells of a grid switched on and off (items.md, "Interactions of our own"). */
-export const cellGrid = defineInteraction<CellGridModel>({
+export const cellGrid = defineKind<CellGridModel>({
   type: 'cell-grid',
-  element: 'urn:able-compass:cell-grid',
   inline: false,
-  binds: [{ cardinality: 'multiple', baseTypes: ['identifier'] }],
-  read(element, context) {
-    return {
-      rows: readWhole(element, 'data-rows', 10, [1, 40], context),
-      columns: readWhole(element, 'data-cols', 10, [1, 40], context),
-    };
-  },
   progress(model, response) {
     return cellsOn(model, response).size > 0 ? complete : empty('noCell');
+  },
+  fault(model, texts) {
+    if (texts.some((name) => !cellOf(model, name))) return 'unknown';
+    return new Set(texts).size < texts.length ? 'impossible' : null;
   },
 });

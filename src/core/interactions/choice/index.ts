@@ -1,15 +1,21 @@
-import type { Content } from '../../item/content';
-import { responseTexts, type RawResponse } from '../../item/response';
-import { booleanAttribute, elementsOf } from '../../qti/xml';
-import { countProgress, readCounts, type Counts } from '../counts';
-import { readOffer, type Offer } from '../offer';
+import { choiceFault } from '../faults';
+import { defineKind, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import { responseTexts, type RawResponse } from '../../content/response';
+import { countProgress, type Counts } from '../counts';
+import { type Offer, identifiersIn, mapOffers } from '../offer';
 import { pressOne, type Selection } from '../selecting';
-import { defineInteraction, type InteractionModel } from '../types';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    choice: ChoiceModel;
+  }
+}
 
 export interface Choice extends Offer {
   readonly content: Content;
 }
-export interface ChoiceModel extends InteractionModel {
+export interface ChoiceModel extends InteractionBase {
   readonly type: 'choice';
   readonly choices: readonly Choice[];
   readonly counts: Counts;
@@ -35,31 +41,15 @@ export function pressChoice(
 }
 
 /** `qti-choice-interaction`: one or several of a list (QTI 3.0, "choice interaction"). */
-export const choice = defineInteraction<ChoiceModel>({
+export const choice = defineKind<ChoiceModel>({
   type: 'choice',
-  element: 'qti-choice-interaction',
   inline: false,
+  offers: ['choices'],
+  mapContents: (model, change) => ({ ...model, choices: mapOffers(model.choices, change) }),
   shuffles: ['choices'],
-  binds: [
-    { cardinality: 'single', baseTypes: ['identifier'] },
-    { cardinality: 'multiple', baseTypes: ['identifier'] },
-  ],
-  read(element, context) {
-    const choices = elementsOf(element, 'qti-simple-choice').map((child) => ({
-      ...readOffer(child, context),
-      content: context.content(child),
-    }));
-    if (choices.length === 0)
-      context.report.error('no-choices', element.line, 'a choice interaction has no choices');
-    return {
-      choices,
-      counts: readCounts(element, 'choices', context.shape?.cardinality === 'multiple' ? 0 : 1),
-      shuffle: booleanAttribute(element, 'shuffle', false),
-      orientation: element.attributes.orientation === 'horizontal' ? 'horizontal' : 'vertical',
-    };
-  },
   progress(model, response) {
     const known = new Set(model.choices.map((one) => one.identifier));
     return countProgress(responseTexts(response).filter((id) => known.has(id)).length, model.counts);
   },
+  fault: (model, texts) => choiceFault(identifiersIn(model.choices), texts, model.counts.maximum),
 });

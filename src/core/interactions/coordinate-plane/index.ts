@@ -1,17 +1,15 @@
-import { responseTexts, type RawResponse } from '../../item/response';
 import * as q from '../../math/rational';
+import { defineKind, partial, empty, type InteractionBase } from '../types';
+import { responseTexts, type RawResponse } from '../../content/response';
 import { countProgress, type Counts } from '../counts';
-import { exactOf, readQuantity, readWhole } from '../quantity';
-import { defineInteraction, partial, empty, type InteractionModel } from '../types';
-import {
-  figureText,
-  isFigure,
-  PLANE_TOOLS,
-  readFigure,
-  type Figure,
-  type PlanePoint,
-  type PlaneTool,
-} from './figures';
+import { exactOf } from '../quantity';
+import { figureText, isFigure, readFigure, type Figure, type PlanePoint, type PlaneTool } from './figures';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'coordinate-plane': CoordinatePlaneModel;
+  }
+}
 
 export interface Axis {
   readonly min: number;
@@ -19,7 +17,7 @@ export interface Axis {
   readonly step: number;
   readonly label: string;
 }
-export interface CoordinatePlaneModel extends InteractionModel {
+export interface CoordinatePlaneModel extends InteractionBase {
   readonly type: 'coordinate-plane';
   readonly x: Axis;
   readonly y: Axis;
@@ -87,61 +85,12 @@ export function redraw(response: RawResponse, index: number, figure: Figure | nu
   };
 }
 
-const MAX_LINES = 120;
+export const MAX_LINES = 120;
 
 /** Our `coordinate-plane` (items.md, "Interactions of our own"). */
-export const coordinatePlane = defineInteraction<CoordinatePlaneModel>({
+export const coordinatePlane = defineKind<CoordinatePlaneModel>({
   type: 'coordinate-plane',
-  element: 'urn:able-compass:coordinate-plane',
   inline: false,
-  binds: [
-    { cardinality: 'multiple', baseTypes: ['string'] },
-    { cardinality: 'single', baseTypes: ['string'] },
-  ],
-  read(element, context) {
-    const number = (name: string, fallback: string): number => {
-      const value = exactOf(readQuantity(element, name, fallback, context));
-      return value ? q.toNumber(value) : Number(fallback);
-    };
-    const axis = (name: 'x' | 'y'): Axis => {
-      const one = {
-        min: number(`data-${name}-min`, '-10'),
-        max: number(`data-${name}-max`, '10'),
-        step: number(`data-${name}-step`, '1'),
-        label: element.attributes[`data-${name}-label`] ?? name,
-      };
-      if (!(one.max > one.min) || !(one.step > 0) || (one.max - one.min) / one.step > MAX_LINES)
-        context.report.error(
-          'property',
-          element.line,
-          `the ${name} axis needs a minimum below its maximum and a step that gives at most ${MAX_LINES} lines`,
-        );
-      return one;
-    };
-    const [x, y] = [axis('x'), axis('y')];
-    const snap = element.attributes['data-snap'] === undefined ? null : number('data-snap', '0');
-    const named = (element.attributes['data-tools'] ?? 'point')
-      .toLowerCase()
-      .split(/[\s,]+/)
-      .filter(Boolean);
-    const tools = [...new Set(named)].flatMap((one) => PLANE_TOOLS.find((tool) => tool === one) ?? []);
-    const unknown = named.find((one) => !PLANE_TOOLS.some((tool) => tool === one));
-    if (unknown !== undefined || tools.length === 0)
-      context.report.error(
-        'property',
-        element.line,
-        `data-tools: "${unknown ?? ''}" is not a tool of the plane`,
-      );
-    const single = context.shape?.cardinality === 'single';
-    const maximum = readWhole(element, 'data-max-objects', single ? 1 : 0, [0, 100], context);
-    return {
-      x,
-      y,
-      snap: snap === null ? { x: x.step, y: y.step } : { x: Math.max(0, snap), y: Math.max(0, snap) },
-      tools,
-      counts: { minimum: Math.max(1, maximum), maximum },
-    };
-  },
   progress(model, response) {
     const texts = responseTexts(response);
     if (texts.length === 0) return empty('nothingDrawn');
@@ -150,5 +99,14 @@ export const coordinatePlane = defineInteraction<CoordinatePlaneModel>({
     const { minimum } = model.counts;
     if (figures.length < minimum) return partial('drawn', { wanted: minimum, drawn: figures.length });
     return countProgress(figures.length, model.counts);
+  },
+  fault(model, texts) {
+    const figures = figuresOf(texts);
+    const drawable = (figure: Figure) =>
+      model.tools.includes(figure.tool) &&
+      isFigure(figure) &&
+      figure.points.every((point) => isOnPlane(model, point));
+    if (figures.length < texts.length || !figures.every(drawable)) return 'impossible';
+    return model.counts.maximum > 0 && figures.length > model.counts.maximum ? 'too-many' : null;
   },
 });

@@ -1,12 +1,18 @@
-import { responseTexts } from '../../item/response';
-import { readPicture, type Picture } from '../picture';
-import { complete, defineInteraction, empty, type InteractionModel } from '../types';
-import { elementsOf } from '../../qti/xml';
+import { marksOf, MAX_DRAWING } from './marks';
+import { defineKind, complete, empty, type InteractionBase } from '../types';
+import { responseTexts } from '../../content/response';
+import { type Picture, mapPicture } from '../picture';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    drawing: DrawingModel;
+  }
+}
 
 /** Drawings that can be attached to one answer (common practice, no source). */
 export const MAX_DRAWINGS = 4;
 
-export interface DrawingModel extends InteractionModel {
+export interface DrawingModel extends InteractionBase {
   readonly type: 'drawing';
   /** The picture drawn upon; null for an empty sheet. */
   readonly picture: Picture | null;
@@ -14,21 +20,16 @@ export interface DrawingModel extends InteractionModel {
 }
 
 /** `qti-drawing-interaction`: drawings, each kept as an SVG file (QTI 3.0, "drawing interaction"). */
-export const drawing = defineInteraction<DrawingModel>({
+export const drawing = defineKind<DrawingModel>({
   type: 'drawing',
-  element: 'qti-drawing-interaction',
   inline: false,
-  binds: [
-    { cardinality: 'single', baseTypes: ['file'] },
-    { cardinality: 'multiple', baseTypes: ['file'] },
-    { cardinality: 'ordered', baseTypes: ['file'] },
-  ],
-  read(element, context) {
-    const has = elementsOf(element).some((child) => ['img', 'object', 'picture'].includes(child.name));
-    return {
-      picture: has ? readPicture(element, context) : null,
-      maximum: context.shape?.cardinality === 'single' ? 1 : MAX_DRAWINGS,
-    };
-  },
+  mapContents: (model, change) => ({
+    ...model,
+    picture: model.picture && mapPicture(model.picture, change),
+  }),
   progress: (_model, response) => (responseTexts(response).length > 0 ? complete : empty('nothingDrawn')),
+  fault(model, texts) {
+    if (texts.some((text) => text.length > MAX_DRAWING || marksOf(text).length === 0)) return 'impossible';
+    return texts.length > model.maximum ? 'too-many' : null;
+  },
 });

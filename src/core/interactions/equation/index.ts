@@ -1,11 +1,17 @@
-import { responseTexts } from '../../item/response';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { responseTexts } from '../../content/response';
 import { readMath } from '../../math';
 import { workLines } from './work';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    equation: EquationModel;
+  }
+}
 
 export const KEYPADS = ['numbers', 'fractions', 'algebra', 'geometry', 'all'] as const;
 export const EQUATION_MODES = ['value', 'expression', 'equation', 'inequality', 'work'] as const;
-export interface EquationModel extends InteractionModel {
+export interface EquationModel extends InteractionBase {
   readonly type: 'equation';
   readonly keypad: (typeof KEYPADS)[number];
   readonly mode: (typeof EQUATION_MODES)[number];
@@ -17,25 +23,23 @@ export interface EquationModel extends InteractionModel {
 /** A box of the structured editor that nothing was written into. */
 const UNFINISHED = /\\placeholder|\{\s*\}/;
 
-const pick = <T extends string>(value: string | undefined, allowed: readonly T[], fallback: T): T =>
+export const pick = <T extends string>(value: string | undefined, allowed: readonly T[], fallback: T): T =>
   allowed.find((one) => one === value) ?? fallback;
 
+/** Longest answer taken, in letters; lines of work take more. */
+const MAX_MATHS = { line: 4_000, work: 20_000 } as const;
+/** Commands of LaTeX that fetch, link or style: written maths never has them. */
+const FOREIGN =
+  /\\(?:href|url|includegraphics|html\w*|class|cssId|style|require|input|include|def|newcommand)\b/i;
+
+/** Whether a text is what the box can hold: maths as written, with nothing that leads elsewhere. */
+export const isWrittenMaths = (text: string, mode: EquationModel['mode']): boolean =>
+  text.length <= (mode === 'work' ? MAX_MATHS.work : MAX_MATHS.line) && !FOREIGN.test(text);
+
 /** Our `equation`: written maths, kept as LaTeX (items.md, "Interactions of our own"). */
-export const equation = defineInteraction<EquationModel>({
+export const equation = defineKind<EquationModel>({
   type: 'equation',
-  element: 'urn:able-compass:equation',
   inline: false,
-  binds: [{ cardinality: 'single', baseTypes: ['string'] }],
-  read(element) {
-    const { attributes } = element;
-    const mode = pick(attributes['data-mode'], EQUATION_MODES, 'expression');
-    return {
-      keypad: pick(attributes['data-keypad'], KEYPADS, 'all'),
-      mode,
-      prefix: attributes['data-prefix'] ?? '',
-      suffix: attributes['data-suffix'] ?? '',
-    };
-  },
   progress(model, response) {
     const latex = responseTexts(response)[0]?.trim() ?? '';
     if (latex === '') return empty('mathEmpty');
@@ -60,4 +64,5 @@ export const equation = defineInteraction<EquationModel>({
     if (model.mode === 'inequality' && !relation) return partial('needsInequality');
     return complete;
   },
+  fault: (model, texts) => (texts.some((text) => !isWrittenMaths(text, model.mode)) ? 'impossible' : null),
 });

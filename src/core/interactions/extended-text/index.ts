@@ -1,8 +1,16 @@
-import { responseTexts } from '../../item/response';
-import { booleanAttribute, numberAttribute } from '../../qti/xml';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { responseTexts } from '../../content/response';
 
-export interface ExtendedTextModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'extended-text': ExtendedTextModel;
+  }
+}
+
+/** Longest text that is taken, in letters: some forty pages. */
+export const MAX_TEXT = 100_000;
+
+export interface ExtendedTextModel extends InteractionBase {
   readonly type: 'extended-text';
   /** `xhtml`: with formatting; `preformatted` and `plain` without. */
   readonly format: 'plain' | 'preformatted' | 'xhtml';
@@ -34,41 +42,16 @@ export function countWords(text: string): number {
   return text.match(/[\p{L}\p{N}]+(?:['’.,-][\p{L}\p{N}]+)*/gu)?.length ?? 0;
 }
 
-const FORMATS = ['plain', 'preformatted', 'xhtml'] as const;
+export const FORMATS = ['plain', 'preformatted', 'xhtml'] as const;
 
 /** `qti-extended-text-interaction`: a longer text (QTI 3.0, "extended text interaction"). */
-export const extendedText = defineInteraction<ExtendedTextModel>({
+export const extendedText = defineKind<ExtendedTextModel>({
   type: 'extended-text',
-  element: 'qti-extended-text-interaction',
   inline: false,
-  binds: [
-    { cardinality: 'single', baseTypes: ['string', 'integer', 'float'] },
-    { cardinality: 'multiple', baseTypes: ['string', 'integer', 'float'] },
-    { cardinality: 'ordered', baseTypes: ['string', 'integer', 'float'] },
-    { cardinality: 'record', baseTypes: [] },
-  ],
-  read(element) {
-    const classes = element.attributes.class ?? '';
-    const height = /qti-height-lines-(\d+)/.exec(classes)?.[1];
-    const expected = element.attributes['expected-length'];
-    const format = FORMATS.find((one) => one === element.attributes.format) ?? 'plain';
-    return {
-      format,
-      spelling: booleanAttribute(element, 'data-spelling', false),
-      lines: height ? Number(height) : numberAttribute(element, 'expected-lines', 6),
-      expectedLength: expected === undefined ? null : numberAttribute(element, 'expected-length', 0),
-      minStrings: Math.max(1, numberAttribute(element, 'min-strings', 1)),
-      placeholder: element.attributes['placeholder-text'] ?? '',
-      counter: classes.includes('qti-counter-up')
-        ? 'up'
-        : classes.includes('qti-counter-down')
-          ? 'down'
-          : null,
-    };
-  },
   progress(model, response) {
     const texts = responseTexts(response).filter((text) => plainText(text, model.format).trim() !== '');
     if (texts.length === 0) return empty('textEmpty');
     return texts.length < model.minStrings ? partial('textEmpty') : complete;
   },
+  fault: (_model, texts) => (texts.some((text) => text.length > MAX_TEXT) ? 'impossible' : null),
 });

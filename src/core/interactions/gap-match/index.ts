@@ -1,15 +1,20 @@
-import { walkContent, type Content } from '../../item/content';
-import { childOf, elementsOf, booleanAttribute, numberAttribute } from '../../qti/xml';
-import { readOffer, type Offer } from '../offer';
-import { placeable, piecesIn, placementOf, type Board } from '../placing';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import { type Offer, mapOffers } from '../offer';
+import { boardFault, placeable, piecesIn, placementOf, type Board } from '../placing';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'gap-match': GapMatchModel;
+  }
+}
 
 export interface GapChoice extends Offer {
   readonly content: Content;
   /** How many copies may be used; 0 = any number. */
   readonly matchMax: number;
 }
-export interface GapMatchModel extends InteractionModel {
+export interface GapMatchModel extends InteractionBase {
   readonly type: 'gap-match';
   readonly choices: readonly GapChoice[];
   /** The text with its gaps as places. */
@@ -30,44 +35,16 @@ export const gapBoard = (model: GapMatchModel): Board => ({
 });
 
 /** `qti-gap-match-interaction`: words or pictures into the gaps of a text (QTI 3.0, "gap match interaction"). */
-export const gapMatch = defineInteraction<GapMatchModel>({
+export const gapMatch = defineKind<GapMatchModel>({
   type: 'gap-match',
-  element: 'qti-gap-match-interaction',
   inline: false,
+  offers: ['choices'],
+  mapContents: (model, change) => ({
+    ...model,
+    choices: mapOffers(model.choices, change),
+    content: change(model.content),
+  }),
   shuffles: ['choices'],
-  binds: [
-    { cardinality: 'multiple', baseTypes: ['directedPair'] },
-    { cardinality: 'single', baseTypes: ['directedPair'] },
-  ],
-  read(element, context) {
-    const choiceElements = elementsOf(element).filter((child) => /^qti-gap-(text|img)$/.test(child.name));
-    const prompt = childOf(element, 'qti-prompt');
-    const content = context.content({
-      ...element,
-      children: element.children.filter(
-        (child) => child.kind === 'text' || (!choiceElements.includes(child) && child !== prompt),
-      ),
-    });
-    const gaps: string[] = [];
-    for (const node of walkContent(content))
-      if (node.kind === 'place' && node.role === 'gap') gaps.push(node.identifier);
-    if (gaps.length === 0)
-      context.report.error('no-gaps', element.line, 'a gap match interaction has no gaps');
-    if (choiceElements.length === 0)
-      context.report.error('no-choices', element.line, 'a gap match interaction has nothing to place');
-    return {
-      choices: choiceElements.map((child) => ({
-        ...readOffer(child, context),
-        content: context.content(child),
-        matchMax: numberAttribute(child, 'match-max', 1),
-      })),
-      content,
-      gaps,
-      minimum: numberAttribute(element, 'min-associations', 0),
-      maximum: numberAttribute(element, 'max-associations', 0),
-      shuffle: booleanAttribute(element, 'shuffle', false),
-    };
-  },
   progress(model, response) {
     const placement = placementOf(response);
     const filled = model.gaps.filter((gap) => piecesIn(placement, gap).length > 0).length;
@@ -76,4 +53,5 @@ export const gapMatch = defineInteraction<GapMatchModel>({
     if (filled === 0) return empty('boxEmpty', { count: wanted });
     return filled < wanted ? partial('boxEmpty', { count: wanted - filled }) : complete;
   },
+  fault: (model, texts) => boardFault(gapBoard(model), texts),
 });

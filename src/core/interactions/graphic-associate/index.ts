@@ -1,10 +1,16 @@
-import { readCounts, type Counts } from '../counts';
-import { readHotspots, type Hotspot } from '../hotspots';
-import { joinProgress } from '../joining';
-import { readPicture, type Picture } from '../picture';
-import { defineInteraction, type InteractionModel } from '../types';
+import { defineKind, type InteractionBase } from '../types';
+import type { Counts } from '../counts';
+import type { Hotspot } from '../hotspots';
+import { joinFault, joinProgress } from '../joining';
+import { type Picture, mapPicture } from '../picture';
 
-export interface GraphicAssociateModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'graphic-associate': GraphicAssociateModel;
+  }
+}
+
+export interface GraphicAssociateModel extends InteractionBase {
   readonly type: 'graphic-associate';
   readonly picture: Picture;
   readonly hotspots: readonly Hotspot[];
@@ -12,20 +18,11 @@ export interface GraphicAssociateModel extends InteractionModel {
 }
 
 /** `qti-graphic-associate-interaction`: places of a picture joined in pairs (QTI 3.0, "graphic associate interaction"). */
-export const graphicAssociate = defineInteraction<GraphicAssociateModel>({
+export const graphicAssociate = defineKind<GraphicAssociateModel>({
   type: 'graphic-associate',
-  element: 'qti-graphic-associate-interaction',
   inline: false,
-  binds: [
-    { cardinality: 'multiple', baseTypes: ['pair'] },
-    { cardinality: 'single', baseTypes: ['pair'] },
-  ],
-  read(element, context) {
-    return {
-      picture: readPicture(element, context),
-      hotspots: readHotspots(element, 'qti-associable-hotspot', context),
-      counts: readCounts(element, 'associations', 1),
-    };
-  },
+  offers: ['hotspots'],
+  mapContents: (model, change) => ({ ...model, picture: mapPicture(model.picture, change) }),
   progress: (model, response) => joinProgress(model.hotspots, model.counts, response),
+  fault: (model, texts) => joinFault(model.hotspots, model.counts, texts),
 });

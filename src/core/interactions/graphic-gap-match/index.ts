@@ -1,16 +1,21 @@
-import type { Content } from '../../item/content';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
-import { readHotspots, type Hotspot } from '../hotspots';
-import { readOffer, type Offer } from '../offer';
-import { readPicture, type Picture } from '../picture';
-import { piecesIn, placeable, placementOf, type Board } from '../placing';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import type { Hotspot } from '../hotspots';
+import { type Offer, mapOffers } from '../offer';
+import { type Picture, mapPicture } from '../picture';
+import { boardFault, piecesIn, placeable, placementOf, type Board } from '../placing';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'graphic-gap-match': GraphicGapMatchModel;
+  }
+}
 
 export interface GraphicPiece extends Offer {
   readonly content: Content;
   readonly matchMax: number;
 }
-export interface GraphicGapMatchModel extends InteractionModel {
+export interface GraphicGapMatchModel extends InteractionBase {
   readonly type: 'graphic-gap-match';
   readonly picture: Picture;
   readonly choices: readonly GraphicPiece[];
@@ -29,36 +34,16 @@ export const pictureBoard = (model: GraphicGapMatchModel): Board => ({
 });
 
 /** `qti-graphic-gap-match-interaction`: pieces onto places of a picture (QTI 3.0, "graphic gap match interaction"). */
-export const graphicGapMatch = defineInteraction<GraphicGapMatchModel>({
+export const graphicGapMatch = defineKind<GraphicGapMatchModel>({
   type: 'graphic-gap-match',
-  element: 'qti-graphic-gap-match-interaction',
   inline: false,
+  offers: ['choices', 'hotspots'],
+  mapContents: (model, change) => ({
+    ...model,
+    picture: mapPicture(model.picture, change),
+    choices: mapOffers(model.choices, change),
+  }),
   shuffles: ['choices'],
-  binds: [
-    { cardinality: 'multiple', baseTypes: ['directedPair'] },
-    { cardinality: 'single', baseTypes: ['directedPair'] },
-  ],
-  read(element, context) {
-    const pieces = elementsOf(element).filter((child) => /^qti-gap-(text|img)$/.test(child.name));
-    if (pieces.length === 0)
-      context.report.error(
-        'no-choices',
-        element.line,
-        'a graphic gap match interaction has nothing to place',
-      );
-    return {
-      picture: readPicture(element, context),
-      choices: pieces.map((child) => ({
-        ...readOffer(child, context),
-        content: context.content(child),
-        matchMax: numberAttribute(child, 'match-max', 1),
-      })),
-      hotspots: readHotspots(element, 'qti-associable-hotspot', context),
-      minimum: numberAttribute(element, 'min-associations', 0),
-      maximum: numberAttribute(element, 'max-associations', 0),
-      shuffle: booleanAttribute(element, 'shuffle', false),
-    };
-  },
   progress(model, response) {
     const placement = placementOf(response);
     const most = placeable(pictureBoard(model));
@@ -74,4 +59,5 @@ export const graphicGapMatch = defineInteraction<GraphicGapMatchModel>({
     if (placement.length === 0) return empty('boxEmpty', { count: wanted });
     return filled < wanted ? partial('boxEmpty', { count: wanted - filled }) : complete;
   },
+  fault: (model, texts) => boardFault(pictureBoard(model), texts),
 });

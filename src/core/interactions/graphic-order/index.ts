@@ -1,10 +1,18 @@
+import { identifiersIn } from '../offer';
+import { choiceFault } from '../faults';
+import { defineKind, type InteractionBase } from '../types';
 import type { Counts } from '../counts';
-import { readHotspots, type Hotspot } from '../hotspots';
-import { readPicture, type Picture } from '../picture';
-import { readSequenceCounts, sequenceOf, sequenceProgress } from '../sequence';
-import { defineInteraction, type InteractionModel } from '../types';
+import type { Hotspot } from '../hotspots';
+import { type Picture, mapPicture } from '../picture';
+import { sequenceOf, sequenceProgress } from '../sequence';
 
-export interface GraphicOrderModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'graphic-order': GraphicOrderModel;
+  }
+}
+
+export interface GraphicOrderModel extends InteractionBase {
   readonly type: 'graphic-order';
   readonly picture: Picture;
   readonly hotspots: readonly Hotspot[];
@@ -12,21 +20,14 @@ export interface GraphicOrderModel extends InteractionModel {
 }
 
 /** `qti-graphic-order-interaction`: places of a picture put in order (QTI 3.0, "graphic order interaction"). */
-export const graphicOrder = defineInteraction<GraphicOrderModel>({
+export const graphicOrder = defineKind<GraphicOrderModel>({
   type: 'graphic-order',
-  element: 'qti-graphic-order-interaction',
   inline: false,
-  binds: [{ cardinality: 'ordered', baseTypes: ['identifier'] }],
-  read(element, context) {
-    const hotspots = readHotspots(element, 'qti-hotspot-choice', context);
-    return {
-      picture: readPicture(element, context),
-      hotspots,
-      counts: readSequenceCounts(element, hotspots.length),
-    };
-  },
+  offers: ['hotspots'],
+  mapContents: (model, change) => ({ ...model, picture: mapPicture(model.picture, change) }),
   progress(model, response) {
     const known = model.hotspots.map((one) => one.identifier);
     return sequenceProgress(sequenceOf(known, response).length, model.counts);
   },
+  fault: (model, texts) => choiceFault(identifiersIn(model.hotspots), texts, model.counts.maximum),
 });

@@ -1,10 +1,18 @@
-import { responseTexts } from '../../item/response';
-import { countProgress, readCounts, type Counts } from '../counts';
-import { readHotspots, type Hotspot } from '../hotspots';
-import { readPicture, type Picture } from '../picture';
-import { defineInteraction, type InteractionModel } from '../types';
+import { identifiersIn } from '../offer';
+import { choiceFault } from '../faults';
+import { defineKind, type InteractionBase } from '../types';
+import { responseTexts } from '../../content/response';
+import { countProgress, type Counts } from '../counts';
+import type { Hotspot } from '../hotspots';
+import { type Picture, mapPicture } from '../picture';
 
-export interface HotspotModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    hotspot: HotspotModel;
+  }
+}
+
+export interface HotspotModel extends InteractionBase {
   readonly type: 'hotspot';
   readonly picture: Picture;
   readonly hotspots: readonly Hotspot[];
@@ -12,23 +20,14 @@ export interface HotspotModel extends InteractionModel {
 }
 
 /** `qti-hotspot-interaction`: one or several places of a picture to press (QTI 3.0, "hotspot interaction"). */
-export const hotspot = defineInteraction<HotspotModel>({
+export const hotspot = defineKind<HotspotModel>({
   type: 'hotspot',
-  element: 'qti-hotspot-interaction',
   inline: false,
-  binds: [
-    { cardinality: 'single', baseTypes: ['identifier'] },
-    { cardinality: 'multiple', baseTypes: ['identifier'] },
-  ],
-  read(element, context) {
-    return {
-      picture: readPicture(element, context),
-      hotspots: readHotspots(element, 'qti-hotspot-choice', context),
-      counts: readCounts(element, 'choices', 1),
-    };
-  },
+  offers: ['hotspots'],
+  mapContents: (model, change) => ({ ...model, picture: mapPicture(model.picture, change) }),
   progress(model, response) {
     const known = new Set(model.hotspots.map((one) => one.identifier));
     return countProgress(responseTexts(response).filter((id) => known.has(id)).length, model.counts);
   },
+  fault: (model, texts) => choiceFault(identifiersIn(model.hotspots), texts, model.counts.maximum),
 });

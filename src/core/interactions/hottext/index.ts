@@ -1,10 +1,16 @@
-import { walkContent, type Content } from '../../item/content';
-import { responseTexts } from '../../item/response';
-import { childOf } from '../../qti/xml';
-import { countProgress, readCounts, type Counts } from '../counts';
-import { defineInteraction, type InteractionModel } from '../types';
+import { choiceFault } from '../faults';
+import { defineKind, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import { responseTexts } from '../../content/response';
+import { countProgress, type Counts } from '../counts';
 
-export interface HottextModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    hottext: HottextModel;
+  }
+}
+
+export interface HottextModel extends InteractionBase {
   readonly type: 'hottext';
   /** The text with its pressable words as places. */
   readonly content: Content;
@@ -13,31 +19,15 @@ export interface HottextModel extends InteractionModel {
 }
 
 /** `qti-hottext-interaction`: words of a text to press (QTI 3.0, "hottext interaction"). */
-export const hottext = defineInteraction<HottextModel>({
+export const hottext = defineKind<HottextModel>({
   type: 'hottext',
-  element: 'qti-hottext-interaction',
   inline: false,
-  binds: [
-    { cardinality: 'single', baseTypes: ['identifier'] },
-    { cardinality: 'multiple', baseTypes: ['identifier'] },
-  ],
-  read(element, context) {
-    const prompt = childOf(element, 'qti-prompt');
-    const content = context.content({
-      ...element,
-      children: element.children.filter((child) => child !== prompt),
-    });
-    const hottexts: string[] = [];
-    for (const node of walkContent(content))
-      if (node.kind === 'place' && node.role === 'hottext') hottexts.push(node.identifier);
-    if (hottexts.length === 0)
-      context.report.error('no-choices', element.line, 'a hottext interaction has no qti-hottext');
-    return { content, hottexts, counts: readCounts(element, 'choices', 1) };
-  },
+  mapContents: (model, change) => ({ ...model, content: change(model.content) }),
   progress(model, response) {
     return countProgress(
       responseTexts(response).filter((id) => model.hottexts.includes(id)).length,
       model.counts,
     );
   },
+  fault: (model, texts) => choiceFault(model.hottexts, texts, model.counts.maximum),
 });

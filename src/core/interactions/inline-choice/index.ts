@@ -1,34 +1,33 @@
-import type { Content } from '../../item/content';
-import { responseTexts } from '../../item/response';
-import { booleanAttribute, elementsOf } from '../../qti/xml';
-import { readOffer, type Offer } from '../offer';
-import { complete, defineInteraction, empty, type InteractionModel } from '../types';
+import { choiceFault } from '../faults';
+import { defineKind, complete, empty, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import { responseTexts } from '../../content/response';
+import { type Offer, identifiersIn, mapOffers } from '../offer';
 
-export interface InlineChoiceModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'inline-choice': InlineChoiceModel;
+  }
+}
+
+export interface InlineChoiceModel extends InteractionBase {
   readonly type: 'inline-choice';
   readonly choices: readonly (Offer & { readonly content: Content })[];
   readonly shuffle: boolean;
 }
 
 /** `qti-inline-choice-interaction`: a menu inside a sentence (QTI 3.0, "inline choice interaction"). */
-export const inlineChoice = defineInteraction<InlineChoiceModel>({
+export const inlineChoice = defineKind<InlineChoiceModel>({
   type: 'inline-choice',
-  element: 'qti-inline-choice-interaction',
   inline: true,
+  offers: ['choices'],
+  mapContents: (model, change) => ({ ...model, choices: mapOffers(model.choices, change) }),
   shuffles: ['choices'],
-  binds: [{ cardinality: 'single', baseTypes: ['identifier'] }],
-  read(element, context) {
-    const choices = elementsOf(element, 'qti-inline-choice').map((child) => ({
-      ...readOffer(child, context),
-      content: context.content(child),
-    }));
-    if (choices.length === 0) context.report.error('no-choices', element.line, 'a menu has no choices');
-    return { choices, shuffle: booleanAttribute(element, 'shuffle', false) };
-  },
   progress(model, response) {
     const chosen = responseTexts(response)[0];
     return model.choices.some((one) => one.identifier === chosen)
       ? complete
       : empty('menuEmpty', { count: 1 });
   },
+  fault: (model, texts) => choiceFault(identifiersIn(model.choices), texts, 1),
 });

@@ -1,9 +1,15 @@
-import type { Content } from '../../item/content';
-import { responseTexts, type RawResponse } from '../../item/response';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
-import { readOffer, type Offer } from '../offer';
+import { pairFault } from '../faults';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import { responseTexts, type RawResponse } from '../../content/response';
+import { type Offer, mapOffers } from '../offer';
 import type { Board } from '../placing';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    match: MatchModel;
+  }
+}
 
 export interface MatchChoice extends Offer {
   readonly content: Content;
@@ -11,7 +17,7 @@ export interface MatchChoice extends Offer {
   readonly matchMax: number;
   readonly matchMin: number;
 }
-export interface MatchModel extends InteractionModel {
+export interface MatchModel extends InteractionBase {
   readonly type: 'match';
   readonly rows: readonly MatchChoice[];
   readonly columns: readonly MatchChoice[];
@@ -84,41 +90,16 @@ export function clearRow(response: RawResponse, rowId: string): RawResponse {
 }
 
 /** `qti-match-interaction`: two sets matched, also as a grid (QTI 3.0, "match interaction"). */
-export const match = defineInteraction<MatchModel>({
+export const match = defineKind<MatchModel>({
   type: 'match',
-  element: 'qti-match-interaction',
   inline: false,
+  offers: ['rows', 'columns'],
+  mapContents: (model, change) => ({
+    ...model,
+    rows: mapOffers(model.rows, change),
+    columns: mapOffers(model.columns, change),
+  }),
   shuffles: ['rows', 'columns'],
-  binds: [
-    { cardinality: 'multiple', baseTypes: ['directedPair'] },
-    { cardinality: 'single', baseTypes: ['directedPair'] },
-  ],
-  read(element, context) {
-    const sets = elementsOf(element, 'qti-simple-match-set').map((set) =>
-      elementsOf(set, 'qti-simple-associable-choice').map((child) => ({
-        ...readOffer(child, context),
-        content: context.content(child),
-        matchMax: numberAttribute(child, 'match-max', 1),
-        matchMin: numberAttribute(child, 'match-min', 0),
-      })),
-    );
-    const [rows = [], columns = []] = sets;
-    if (sets.length !== 2 || rows.length === 0 || columns.length === 0) {
-      context.report.error(
-        'match-sets',
-        element.line,
-        'a match interaction needs two sets with choices in them',
-      );
-    }
-    return {
-      rows,
-      columns,
-      // The standard's default of one pair would make a grid whose rows all want a mark unanswerable: unwritten is no limit.
-      minAssociations: numberAttribute(element, 'min-associations', 0),
-      maxAssociations: numberAttribute(element, 'max-associations', 0),
-      shuffle: booleanAttribute(element, 'shuffle', false),
-    };
-  },
   progress(model, response) {
     const pairs = responseTexts(response);
     if (pairs.length === 0) return empty('rowsEmpty', { count: model.rows.length });
@@ -137,4 +118,12 @@ export const match = defineInteraction<MatchModel>({
     ).length;
     return done < wanted ? partial('rowsEmpty', { count: wanted - done }) : complete;
   },
+  fault: (model, texts) =>
+    pairFault(
+      model.rows.map(({ identifier, matchMax }) => ({ identifier, most: matchMax })),
+      model.columns.map(({ identifier, matchMax }) => ({ identifier, most: matchMax })),
+      texts,
+      model.maxAssociations,
+      true,
+    ),
 });

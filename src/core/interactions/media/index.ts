@@ -1,9 +1,18 @@
-import type { Content } from '../../item/content';
-import { responseTexts } from '../../item/response';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { numberFault } from '../faults';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import { responseTexts } from '../../content/response';
 
-export interface MediaModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    media: MediaModel;
+  }
+}
+
+/** More plays than anyone makes. */
+const MAX_PLAYS = 1_000_000;
+
+export interface MediaModel extends InteractionBase {
   readonly type: 'media';
   /** One `audio` or `video` element with its sources and captions. */
   readonly content: Content;
@@ -18,30 +27,13 @@ export const playsLeft = (model: MediaModel, plays: number): number =>
   model.maxPlays === 0 ? Infinity : Math.max(0, model.maxPlays - plays);
 
 /** `qti-media-interaction`: sound or video; its answer is how often it was played (QTI 3.0, "media interaction"). */
-export const media = defineInteraction<MediaModel>({
+export const media = defineKind<MediaModel>({
   type: 'media',
-  element: 'qti-media-interaction',
   inline: false,
-  binds: [{ cardinality: 'single', baseTypes: ['integer'] }],
+  mapContents: (model, change) => ({ ...model, content: change(model.content) }),
   happens: true,
   // Nothing has to be done to answer: only a least number of plays makes it part of the answer.
   optional: (model) => model.minPlays === 0,
-  read(element, context) {
-    const players = elementsOf(element).filter((child) =>
-      ['audio', 'video', 'object', 'img'].includes(child.name),
-    );
-    const content = players
-      .slice(0, 1)
-      .flatMap((child) => [...context.content({ ...element, children: [child] })]);
-    if (content.length === 0)
-      context.report.error('no-media', element.line, 'a media interaction has nothing to play');
-    return {
-      content,
-      minPlays: numberAttribute(element, 'min-plays', 0),
-      maxPlays: numberAttribute(element, 'max-plays', 0),
-      loop: booleanAttribute(element, 'loop', false),
-    };
-  },
   progress(model, response) {
     const plays = Number(responseTexts(response)[0] ?? 0);
     if (model.minPlays === 0 || plays >= model.minPlays) return complete;
@@ -49,4 +41,5 @@ export const media = defineInteraction<MediaModel>({
       ? partial('plays', { wanted: model.minPlays, played: plays })
       : empty('plays', { wanted: model.minPlays, played: 0 });
   },
+  fault: (_model, texts) => numberFault(texts, 0, MAX_PLAYS, 1),
 });

@@ -1,13 +1,19 @@
-import { readIntervals } from '../../geometry/intervals';
-import { responseTexts, type RawResponse } from '../../item/response';
 import * as q from '../../math/rational';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { readIntervals, readPieces } from '../../geometry/intervals';
+import { responseTexts, type RawResponse } from '../../content/response';
 import type { Rational } from '../../math/rational';
 import { countProgress, type Counts } from '../counts';
-import { exactOf, floatText, readQuantity, readWhole } from '../quantity';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
-import { LABELS, MAX_TICKS, scaleOf, tickCount, ticksOf, type Scale } from './ticks';
+import { exactOf, floatText } from '../quantity';
+import { scaleOf, ticksOf, type Scale } from './ticks';
 
-export interface NumberLineModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'number-line': NumberLineModel;
+  }
+}
+
+export interface NumberLineModel extends InteractionBase {
   readonly type: 'number-line';
   readonly scale: Scale;
   readonly mode: 'points' | 'interval';
@@ -61,40 +67,9 @@ export function plot(model: NumberLineModel, response: RawResponse, value: Ratio
 }
 
 /** Our `number-line`: points, or rays and intervals with open and closed ends (items.md, "Interactions of our own"). */
-export const numberLine = defineInteraction<NumberLineModel>({
+export const numberLine = defineKind<NumberLineModel>({
   type: 'number-line',
-  element: 'urn:able-compass:number-line',
   inline: false,
-  binds: [
-    { cardinality: 'multiple', baseTypes: ['float', 'integer'] },
-    { cardinality: 'single', baseTypes: ['string', 'float', 'integer'] },
-  ],
-  read(element, context) {
-    const scale: Scale = {
-      min: readQuantity(element, 'data-min', '0', context),
-      max: readQuantity(element, 'data-max', '10', context),
-      step: readQuantity(element, 'data-step', '1', context),
-      minor: readWhole(element, 'data-minor', 1, [1, 100], context),
-      labels: LABELS.find((one) => one === element.attributes['data-labels']) ?? 'decimal',
-    };
-    const count = tickCount(scale);
-    if (count < 2 || count > MAX_TICKS)
-      context.report.error(
-        'property',
-        element.line,
-        `a number line needs data-min below data-max and a step that gives 2 to ${MAX_TICKS} ticks`,
-      );
-    const mode = element.attributes['data-mode'] === 'interval' ? 'interval' : 'points';
-    const single = context.shape?.cardinality === 'single';
-    if ((mode === 'interval') !== (context.shape?.baseType === 'string'))
-      context.report.error(
-        'wrong-binding',
-        element.line,
-        'points are answered with float values, intervals with a single string',
-      );
-    const maximum = readWhole(element, 'data-max-points', single ? 1 : 0, [0, 100], context);
-    return { scale, mode, counts: { minimum: Math.max(1, maximum), maximum } };
-  },
   progress(model, response) {
     const texts = responseTexts(response);
     if (texts.length === 0) return empty(model.mode === 'points' ? 'noPoint' : 'noInterval');
@@ -107,5 +82,20 @@ export const numberLine = defineInteraction<NumberLineModel>({
     return progress.state === 'partial' && points.length < model.counts.minimum
       ? partial('points', { wanted: model.counts.minimum, plotted: points.length })
       : progress;
+  },
+  fault(model, texts) {
+    const { min, max } = scaleOf(model.scale);
+    const within = (value: Rational | null) =>
+      value === null || (q.compare(value, min) >= 0 && q.compare(value, max) <= 0);
+    if (model.mode === 'interval') {
+      const pieces = readPieces(texts[0] ?? '');
+      return texts.length === 1 && pieces?.every(({ from, to }) => within(from.at) && within(to.at))
+        ? null
+        : 'impossible';
+    }
+    const points = pointsOn(model, texts);
+    const distinct = points.every((one, i) => !points.slice(i + 1).some((other) => q.equals(one, other)));
+    if (points.length < texts.length || !points.every(within) || !distinct) return 'impossible';
+    return model.counts.maximum > 0 && points.length > model.counts.maximum ? 'too-many' : null;
   },
 });

@@ -1,6 +1,6 @@
 import { readPieces, type Interval } from '../../geometry/intervals';
 import type { Rational } from '../../math/rational';
-import { responseTexts, type RawResponse } from '../../item/response';
+import { responseTexts, type RawResponse } from '../../content/response';
 import { quantityText } from '../quantity';
 
 /** An end of a drawn interval; `at` null runs on without end. */

@@ -1,15 +1,21 @@
-import type { Content } from '../../item/content';
-import type { RawResponse } from '../../item/response';
-import { booleanAttribute, elementsOf } from '../../qti/xml';
+import { choiceFault } from '../faults';
+import { defineKind, type InteractionBase } from '../types';
+import type { Content } from '../../content/content';
+import type { RawResponse } from '../../content/response';
 import type { Counts } from '../counts';
-import { readOffer, type Offer } from '../offer';
-import { readSequenceCounts, sequenceOf, sequenceProgress } from '../sequence';
-import { defineInteraction, type InteractionModel } from '../types';
+import { type Offer, mapOffers } from '../offer';
+import { sequenceOf, sequenceProgress } from '../sequence';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    order: OrderModel;
+  }
+}
 
 export interface OrderChoice extends Offer {
   readonly content: Content;
 }
-export interface OrderModel extends InteractionModel {
+export interface OrderModel extends InteractionBase {
   readonly type: 'order';
   readonly choices: readonly OrderChoice[];
   readonly shuffle: boolean;
@@ -31,27 +37,14 @@ export function shownOrder(model: OrderModel, response: RawResponse): string[] {
 }
 
 /** `qti-order-interaction`: a list to be put in order; counts once the student has set it (QTI 3.0, "order interaction"). */
-export const order = defineInteraction<OrderModel>({
+export const order = defineKind<OrderModel>({
   type: 'order',
-  element: 'qti-order-interaction',
   inline: false,
+  offers: ['choices'],
+  mapContents: (model, change) => ({ ...model, choices: mapOffers(model.choices, change) }),
   shuffles: ['choices'],
-  binds: [{ cardinality: 'ordered', baseTypes: ['identifier'] }],
-  read(element, context) {
-    const choices = elementsOf(element, 'qti-simple-choice').map((child) => ({
-      ...readOffer(child, context),
-      content: context.content(child),
-    }));
-    if (choices.length === 0)
-      context.report.error('no-choices', element.line, 'an order interaction has no choices');
-    return {
-      choices,
-      shuffle: booleanAttribute(element, 'shuffle', false),
-      horizontal: element.attributes.orientation === 'horizontal',
-      counts: readSequenceCounts(element, choices.length),
-    };
-  },
   progress(model, response) {
     return sequenceProgress(sequenceOf(identifiersOf(model), response).length, model.counts);
   },
+  fault: (model, texts) => choiceFault(identifiersOf(model), texts, model.counts.maximum),
 });

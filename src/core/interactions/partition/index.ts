@@ -1,9 +1,14 @@
-import { responseTexts, type RawResponse } from '../../item/response';
-import { readWhole } from '../quantity';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { responseTexts, type RawResponse } from '../../content/response';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    partition: PartitionModel;
+  }
+}
 
 export const PARTITION_SHAPES = ['circle', 'bar', 'grid'] as const;
-export interface PartitionModel extends InteractionModel {
+export interface PartitionModel extends InteractionBase {
   readonly type: 'partition';
   readonly shape: (typeof PARTITION_SHAPES)[number];
   readonly partsMin: number;
@@ -38,27 +43,18 @@ export function gridOf(parts: number): { rows: number; columns: number } {
 }
 
 /** Our `partition`: a circle, bar or grid split into equal parts, some shaded (items.md, "Interactions of our own"). */
-export const partition = defineInteraction<PartitionModel>({
+export const partition = defineKind<PartitionModel>({
   type: 'partition',
-  element: 'urn:able-compass:partition',
   inline: false,
-  binds: [{ cardinality: 'ordered', baseTypes: ['boolean'] }],
-  read(element, context) {
-    const partsMin = readWhole(element, 'data-parts-min', 1, [1, 100], context);
-    const partsMax = readWhole(element, 'data-parts-max', Math.max(12, partsMin), [1, 100], context);
-    if (partsMax < partsMin)
-      context.report.error('property', element.line, 'data-parts-max is below data-parts-min');
-    const start = readWhole(element, 'data-start', partsMin, [1, 100], context);
-    return {
-      shape: PARTITION_SHAPES.find((one) => one === element.attributes['data-shape']) ?? 'circle',
-      partsMin,
-      partsMax,
-      start: Math.max(partsMin, Math.min(partsMax, start)),
-    };
-  },
   progress(_model, response) {
     const texts = responseTexts(response);
     if (texts.length === 0) return empty('nothingShaded');
     return texts.some((text) => text === 'true' || text === '1') ? complete : partial('nothingShaded');
   },
+  fault: (model, texts) =>
+    texts.length < model.partsMin ||
+    texts.length > model.partsMax ||
+    texts.some((text) => !/^(true|false|0|1)$/.test(text.trim()))
+      ? 'impossible'
+      : null,
 });

@@ -1,9 +1,16 @@
-import { readCounts, type Counts } from '../counts';
-import { readPicture, type Picture } from '../picture';
+import { pointFault } from '../faults';
+import { defineKind, type InteractionBase } from '../types';
+import type { Counts } from '../counts';
+import { type Picture, mapPicture } from '../picture';
 import { pointProgress } from '../pointing';
-import { defineInteraction, type InteractionModel } from '../types';
 
-export interface PositionObjectModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'position-object': PositionObjectModel;
+  }
+}
+
+export interface PositionObjectModel extends InteractionBase {
   readonly type: 'position-object';
   /** The stage the object is put on. */
   readonly stage: Picture;
@@ -15,26 +22,14 @@ export interface PositionObjectModel extends InteractionModel {
 }
 
 /** `qti-position-object-interaction` on its `qti-position-object-stage` (QTI 3.0, "position object interaction"). */
-export const positionObject = defineInteraction<PositionObjectModel>({
+export const positionObject = defineKind<PositionObjectModel>({
   type: 'position-object',
-  element: 'qti-position-object-interaction',
   inline: false,
-  binds: [
-    { cardinality: 'single', baseTypes: ['point'] },
-    { cardinality: 'multiple', baseTypes: ['point'] },
-  ],
-  read(element, context) {
-    if (!context.parent || context.parent.name !== 'qti-position-object-stage')
-      context.report.error('no-stage', element.line, 'a position object interaction stands outside a stage');
-    const [x, y] = (element.attributes['center-point'] ?? '').split(/[\s,]+/).map(Number);
-    const single = context.shape?.cardinality === 'single';
-    return {
-      stage: readPicture(context.parent ?? element, context),
-      object: readPicture(element, context),
-      centre:
-        x !== undefined && y !== undefined && Number.isFinite(x) && Number.isFinite(y) ? { x, y } : null,
-      counts: single ? { minimum: 1, maximum: 1 } : readCounts(element, 'choices', 1),
-    };
-  },
+  mapContents: (model, change) => ({
+    ...model,
+    stage: mapPicture(model.stage, change),
+    object: mapPicture(model.object, change),
+  }),
   progress: (model, response) => pointProgress(response, model.counts),
+  fault: (model, texts) => pointFault(texts, model.stage, model.counts.maximum),
 });

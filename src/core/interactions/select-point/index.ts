@@ -1,27 +1,26 @@
-import { readCounts, type Counts } from '../counts';
-import { readPicture, type Picture } from '../picture';
+import { pointFault } from '../faults';
+import { defineKind, type InteractionBase } from '../types';
+import type { Counts } from '../counts';
+import { type Picture, mapPicture } from '../picture';
 import { pointProgress } from '../pointing';
-import { defineInteraction, type InteractionModel } from '../types';
 
-export interface SelectPointModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'select-point': SelectPointModel;
+  }
+}
+
+export interface SelectPointModel extends InteractionBase {
   readonly type: 'select-point';
   readonly picture: Picture;
   readonly counts: Counts;
 }
 
 /** `qti-select-point-interaction`: points set on a picture (QTI 3.0, "select point interaction"). */
-export const selectPoint = defineInteraction<SelectPointModel>({
+export const selectPoint = defineKind<SelectPointModel>({
   type: 'select-point',
-  element: 'qti-select-point-interaction',
   inline: false,
-  binds: [
-    { cardinality: 'single', baseTypes: ['point'] },
-    { cardinality: 'multiple', baseTypes: ['point'] },
-  ],
-  read(element, context) {
-    const single = context.shape?.cardinality === 'single';
-    const counts = readCounts(element, 'choices', single ? 1 : 0);
-    return { picture: readPicture(element, context), counts: single ? { minimum: 1, maximum: 1 } : counts };
-  },
+  mapContents: (model, change) => ({ ...model, picture: mapPicture(model.picture, change) }),
   progress: (model, response) => pointProgress(response, model.counts),
+  fault: (model, texts) => pointFault(texts, model.picture, model.counts.maximum),
 });

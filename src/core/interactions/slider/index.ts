@@ -1,8 +1,14 @@
-import { responseTexts } from '../../item/response';
-import { booleanAttribute, numberAttribute } from '../../qti/xml';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { numberFault } from '../faults';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { responseTexts } from '../../content/response';
 
-export interface SliderModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    slider: SliderModel;
+  }
+}
+
+export interface SliderModel extends InteractionBase {
   readonly type: 'slider';
   readonly lower: number;
   readonly upper: number;
@@ -15,32 +21,9 @@ export interface SliderModel extends InteractionModel {
 export const sliderText = (value: number): string => String(Number(value.toPrecision(12)));
 
 /** `qti-slider-interaction`: a value between two bounds; counts once the student has set it (QTI 3.0, "slider interaction"). */
-export const slider = defineInteraction<SliderModel>({
+export const slider = defineKind<SliderModel>({
   type: 'slider',
-  element: 'qti-slider-interaction',
   inline: false,
-  binds: [{ cardinality: 'single', baseTypes: ['integer', 'float'] }],
-  read(element, context) {
-    const [lower, upper] = [
-      numberAttribute(element, 'lower-bound', NaN),
-      numberAttribute(element, 'upper-bound', NaN),
-    ];
-    const integer = context.shape?.baseType === 'integer';
-    const step = numberAttribute(element, 'step', 0);
-    if (!(lower < upper))
-      context.report.error(
-        'slider-bounds',
-        element.line,
-        'a slider needs a lower-bound below its upper-bound',
-      );
-    return {
-      lower,
-      upper,
-      step: step > 0 ? step : integer ? 1 : (upper - lower) / 100,
-      vertical: element.attributes.orientation === 'vertical',
-      reverse: booleanAttribute(element, 'reverse', false),
-    };
-  },
   progress(model, response) {
     const text = responseTexts(response)[0];
     if (text === undefined) return empty('notSet');
@@ -49,4 +32,5 @@ export const slider = defineInteraction<SliderModel>({
       ? complete
       : partial('notANumber');
   },
+  fault: (model, texts) => numberFault(texts, model.lower, model.upper),
 });

@@ -1,10 +1,15 @@
-import { responseTexts, type RawResponse } from '../../item/response';
-import * as q from '../../math/rational';
-import { exactOf, readQuantity } from '../quantity';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { numberFault } from '../faults';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { responseTexts, type RawResponse } from '../../content/response';
+
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'tally-plot': TallyPlotModel;
+  }
+}
 
 export const TALLY_KINDS = ['marks', 'bars', 'counters'] as const;
-export interface TallyPlotModel extends InteractionModel {
+export interface TallyPlotModel extends InteractionBase {
   readonly type: 'tally-plot';
   readonly kind: (typeof TALLY_KINDS)[number];
   readonly categories: readonly string[];
@@ -54,37 +59,9 @@ export function moveCounter(
 }
 
 /** Our `tally-plot`: marks over a line plot, bars, counters in boxes (items.md, "Interactions of our own"). */
-export const tallyPlot = defineInteraction<TallyPlotModel>({
+export const tallyPlot = defineKind<TallyPlotModel>({
   type: 'tally-plot',
-  element: 'urn:able-compass:tally-plot',
   inline: false,
-  binds: [{ cardinality: 'ordered', baseTypes: ['float', 'integer'] }],
-  read(element, context) {
-    const number = (name: string, fallback: string): number => {
-      const value = exactOf(readQuantity(element, name, fallback, context));
-      return value ? q.toNumber(value) : Number(fallback);
-    };
-    const categories = (element.attributes['data-categories'] ?? '')
-      .split('|')
-      .map((one) => one.trim())
-      .filter((one) => one !== '');
-    if (categories.length === 0 || categories.length > 40)
-      context.report.error(
-        'property',
-        element.line,
-        'data-categories names 1 to 40 categories, separated by |',
-      );
-    const [max, step] = [number('data-max', '10'), number('data-step', '1')];
-    if (!(max > 0) || !(step > 0) || max / step > 200)
-      context.report.error('property', element.line, 'data-max must be above 0, in at most 200 steps');
-    return {
-      kind: TALLY_KINDS.find((one) => one === element.attributes['data-kind']) ?? 'marks',
-      categories,
-      max,
-      step,
-      axisLabel: element.attributes['data-axis-label'] ?? '',
-    };
-  },
   progress(model, response) {
     const texts = responseTexts(response);
     if (texts.length === 0) return empty('notSet');
@@ -93,4 +70,6 @@ export const tallyPlot = defineInteraction<TallyPlotModel>({
     if (!readable) return partial('notSet');
     return numbers.some((one) => one !== 0) ? complete : partial('notSet');
   },
+  fault: (model, texts) =>
+    texts.length === model.categories.length ? numberFault(texts, 0, model.max, model.step) : 'impossible',
 });

@@ -1,9 +1,17 @@
-import { normaliseTypedNumber, responseTexts } from '../../item/response';
-import { parseScalar } from '../../item/value';
-import { numberAttribute } from '../../qti/xml';
-import { complete, defineInteraction, empty, partial, type InteractionModel } from '../types';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { normaliseTypedNumber, responseTexts } from '../../content/response';
+import { parseScalar } from '../../content/value';
 
-export interface TextEntryModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    'text-entry': TextEntryModel;
+  }
+}
+
+/** Longest text a box takes, in letters: a line, and far more. */
+export const MAX_TEXT = 2_000;
+
+export interface TextEntryModel extends InteractionBase {
   readonly type: 'text-entry';
   /** Characters the box is made wide for. */
   readonly expectedLength: number;
@@ -28,31 +36,9 @@ export function isCheckablePattern(mask: string): boolean {
 }
 
 /** `qti-text-entry-interaction`: a word or a number inside a line (QTI 3.0, "text entry interaction"). */
-export const textEntry = defineInteraction<TextEntryModel>({
+export const textEntry = defineKind<TextEntryModel>({
   type: 'text-entry',
-  element: 'qti-text-entry-interaction',
   inline: true,
-  binds: [
-    { cardinality: 'single', baseTypes: ['string', 'integer', 'float'] },
-    { cardinality: 'record', baseTypes: [] },
-  ],
-  read(element, context) {
-    const mask = element.attributes['pattern-mask'];
-    const checkable = mask !== undefined && isCheckablePattern(mask);
-    if (mask !== undefined && !checkable) {
-      context.report.warn(
-        'pattern-set-aside',
-        element.line,
-        `the pattern-mask "${mask}" cannot be checked safely`,
-      );
-    }
-    const width = /(?:^|\s)qti-input-width-(\d+)/.exec(element.attributes.class ?? '')?.[1];
-    return {
-      expectedLength: width ? Number(width) : numberAttribute(element, 'expected-length', 10),
-      patternMask: mask !== undefined && checkable ? mask : null,
-      placeholder: element.attributes['placeholder-text'] ?? '',
-    };
-  },
   progress(model, response, shape) {
     const text = responseTexts(response)[0]?.trim() ?? '';
     if (text === '') return empty('boxEmpty', { count: 1 });
@@ -70,4 +56,5 @@ export const textEntry = defineInteraction<TextEntryModel>({
     }
     return complete;
   },
+  fault: (_model, texts) => (texts.some((text) => text.length > MAX_TEXT) ? 'impossible' : null),
 });

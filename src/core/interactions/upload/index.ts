@@ -1,8 +1,14 @@
-import { responseTexts } from '../../item/response';
-import { defineInteraction, complete, empty, partial, type InteractionModel } from '../types';
+import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { responseTexts } from '../../content/response';
 import { readFile } from '../file';
 
-export interface UploadModel extends InteractionModel {
+declare module '@/core/content/interaction' {
+  interface InteractionModels {
+    upload: UploadModel;
+  }
+}
+
+export interface UploadModel extends InteractionBase {
   readonly type: 'upload';
   /** Media types taken, e.g. `image/png`, `image/*`; none = any. */
   readonly types: readonly string[];
@@ -17,18 +23,14 @@ export function takesType(model: UploadModel, mediaType: string): boolean {
 }
 
 /** `qti-upload-interaction`: a file handed in (QTI 3.0, "upload interaction"). */
-export const upload = defineInteraction<UploadModel>({
+export const upload = defineKind<UploadModel>({
   type: 'upload',
-  element: 'qti-upload-interaction',
   inline: false,
-  binds: [{ cardinality: 'single', baseTypes: ['file'] }],
-  read(element) {
-    return { types: (element.attributes.type ?? '').split(/[\s,]+/).filter(Boolean) };
-  },
   progress(model, response) {
     const [text] = responseTexts(response);
     if (text === undefined) return empty('noFile');
     const file = readFile(text);
     return file && !takesType(model, file.mediaType) ? partial('wrongFile') : complete;
   },
+  fault: (_model, texts) => (texts.some((text) => readFile(text) === null) ? 'impossible' : null),
 });

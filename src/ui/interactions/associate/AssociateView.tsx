@@ -4,7 +4,7 @@ import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/
 import { useTranslations } from 'use-intl';
 import type { AssociableChoice, AssociateModel } from '@/core/interactions/associate';
 import { uses } from '@/core/interactions/joining';
-import { contentText } from '@/core/item/content';
+import { contentText } from '@/core/content/content';
 import { ContentView } from '../../content/ContentView';
 import { Notice } from '../shared/Notice';
 import { PairList } from '../shared/PairList';

@@ -11,7 +11,7 @@ import {
   type Cell,
   type CellGridModel,
 } from '@/core/interactions/cell-grid';
-import type { RawResponse } from '@/core/item/response';
+import type { RawResponse } from '@/core/content/response';
 import { Enlargeable } from '../../kit/Enlargeable';
 import shared from '../shared.module.css';
 import { useSweep } from '../shared/useSweep';

@@ -22,7 +22,7 @@ import {
   type PlanePoint,
   type PlaneTool,
 } from '@/core/interactions/coordinate-plane/figures';
-import { forCardinality } from '@/core/item/response';
+import { forCardinality } from '@/core/content/response';
 import type { InteractionProps } from '../types';
 import { useFigureWords } from './useFigureWords';
 

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { DrawingModel } from '@/core/interactions/drawing';
 import { drawingText, marksOf, MAX_DRAWING, SHEET, type Mark } from '@/core/interactions/drawing/marks';
-import { forCardinality, responseTexts } from '@/core/item/response';
+import { forCardinality, responseTexts } from '@/core/content/response';
 import shared from '../shared.module.css';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';

@@ -2,7 +2,7 @@
 
 import { useTranslations } from 'use-intl';
 import type { EndAttemptModel } from '@/core/interactions/end-attempt';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 

@@ -3,7 +3,7 @@
 import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { equation, type EquationModel } from '@/core/interactions/equation';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import { useLater } from '../../kit/useLater';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';

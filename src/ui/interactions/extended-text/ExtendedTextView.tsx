@@ -4,7 +4,7 @@ import { Columns2, Rows2 } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { ExtendedTextModel } from '@/core/interactions/extended-text';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';

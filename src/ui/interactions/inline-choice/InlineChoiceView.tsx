@@ -2,8 +2,8 @@
 
 import { useTranslations } from 'use-intl';
 import type { InlineChoiceModel } from '@/core/interactions/inline-choice';
-import { contentText, needsWords } from '@/core/item/content';
-import { responseTexts } from '@/core/item/response';
+import { contentText, needsWords } from '@/core/content/content';
+import { responseTexts } from '@/core/content/response';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import styles from './inlineChoice.module.css';

@@ -4,7 +4,7 @@ import { ChevronDown } from 'lucide-react';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import type { InlineChoiceModel } from '@/core/interactions/inline-choice';
-import { contentText } from '@/core/item/content';
+import { contentText } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
 import styles from './inlineChoice.module.css';
 

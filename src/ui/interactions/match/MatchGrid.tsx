@@ -3,8 +3,8 @@
 import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { clearRow, isMatched, pressCell, type MatchChoice, type MatchModel } from '@/core/interactions/match';
-import { contentText } from '@/core/item/content';
-import { forCardinality } from '@/core/item/response';
+import { contentText } from '@/core/content/content';
+import { forCardinality } from '@/core/content/response';
 import { ContentView } from '../../content/ContentView';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';

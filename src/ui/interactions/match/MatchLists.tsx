@@ -1,7 +1,7 @@
 'use client';
 
 import { matchBoard, type MatchModel } from '@/core/interactions/match';
-import { contentText } from '@/core/item/content';
+import { contentText } from '@/core/content/content';
 import { ContentView } from '../../content/ContentView';
 import { Place } from '../shared/placing/Places';
 import { PlacingArea } from '../shared/placing/PlacingArea';

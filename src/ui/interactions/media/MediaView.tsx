@@ -4,7 +4,7 @@ import { Pause, Play } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { playsLeft, type MediaModel } from '@/core/interactions/media';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import { ContentView } from '../../content/ContentView';
 import shared from '../shared.module.css';
 import { Task } from '../shared/Task';

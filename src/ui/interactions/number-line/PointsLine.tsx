@@ -12,7 +12,7 @@ import {
 } from '@/core/interactions/number-line';
 import { labelOf } from '@/core/interactions/number-line/ticks';
 import { exactOf } from '@/core/interactions/quantity';
-import { forCardinality } from '@/core/item/response';
+import { forCardinality } from '@/core/content/response';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';

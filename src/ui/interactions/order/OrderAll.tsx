@@ -6,7 +6,7 @@ import { useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import { shownOrder, type OrderChoice, type OrderModel } from '@/core/interactions/order';
 import { moveTo } from '@/core/interactions/sequence';
-import { contentText } from '@/core/item/content';
+import { contentText } from '@/core/content/content';
 import { ContentView } from '../../content/ContentView';
 import { QUIET, useDragSensors } from '../shared/placing/dragging';
 import { Task } from '../shared/Task';

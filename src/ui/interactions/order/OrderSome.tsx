@@ -2,7 +2,7 @@
 
 import { useTranslations } from 'use-intl';
 import { identifiersOf, type OrderModel } from '@/core/interactions/order';
-import { contentText } from '@/core/item/content';
+import { contentText } from '@/core/content/content';
 import { ContentView } from '../../content/ContentView';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';

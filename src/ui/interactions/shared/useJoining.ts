@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { join, joinedPairs, pairTexts, part, type Joinable, type Pair } from '@/core/interactions/joining';
-import { forCardinality } from '@/core/item/response';
+import { forCardinality } from '@/core/content/response';
 import type { InteractionProps } from '../types';
 
 /** Making and parting pairs: press one, then the other; each move said aloud. Shared by associate and graphic associate. */

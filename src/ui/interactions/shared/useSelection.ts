@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { pressOne } from '@/core/interactions/selecting';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import type { InteractionProps } from '../types';
 
 /** Choosing one or several of named things, with the limit that speaks. Shared by hottext and hotspot. */

@@ -3,7 +3,7 @@
 import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import { sliderText, type SliderModel } from '@/core/interactions/slider';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import { Prompt } from '../Prompt';
 import type { InteractionProps } from '../types';
 import shared from '../shared.module.css';

@@ -4,7 +4,7 @@ import { Grid3x3 as PadIcon, X } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { textEntry, type TextEntryModel } from '@/core/interactions/text-entry';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import { useTypedAnswer } from '../useTypedAnswer';

@@ -5,7 +5,7 @@ import { useRef, useState, type DragEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { bytesIn, fileText, MAX_FILE_BYTES, readFile } from '@/core/interactions/file';
 import { takesType, type UploadModel } from '@/core/interactions/upload';
-import { responseTexts } from '@/core/item/response';
+import { responseTexts } from '@/core/content/response';
 import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
 import { Task } from '../shared/Task';

@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { interactionsOf } from '@/core/item/content';
+import { interactionsOf } from '@/core/content/content';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { lessonFor, VIEW_OF } from '../../interactions';
 import type { Lesson } from '../../interactions/lesson';

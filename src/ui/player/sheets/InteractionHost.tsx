@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useTranslations } from 'use-intl';
 import type { InteractionModel } from '@/core/interactions/types';
 import type { DeliveredItem } from '@/core/item/delivered';
-import { interactionsOf } from '@/core/item/content';
+import { interactionsOf } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
 import { VIEW_OF } from '../../interactions';
 import { Vocabulary } from '../../interactions/Vocabulary';

@@ -5,7 +5,7 @@ import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'reac
 import { useTranslations } from 'use-intl';
 import { itemOf, type Responses } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
-import { interactionsOf } from '@/core/item/content';
+import { interactionsOf } from '@/core/content/content';
 import { givenResponses } from '@/core/item/progress';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';

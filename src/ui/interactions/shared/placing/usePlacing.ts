@@ -12,8 +12,8 @@ import {
   type Board,
   type Placement,
 } from '@/core/interactions/placing';
-import { contentText, type Content } from '@/core/item/content';
-import { forCardinality } from '@/core/item/response';
+import { contentText, type Content } from '@/core/content/content';
+import { forCardinality } from '@/core/content/response';
 import type { InteractionProps } from '../../types';
 
 /** What is in the student's hand: a piece from the list (`from` null), or one that lies in a place. */

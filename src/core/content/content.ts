@@ -1,4 +1,4 @@
-import type { InteractionModel } from '../interactions/types';
+import type { InteractionModel } from './interaction';
 
 /**
  * What may be shown to a student: a tree of allowed elements and of places where something happens. It is built by

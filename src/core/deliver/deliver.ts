@@ -1,10 +1,11 @@
 import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
-import type { Content, ContentNode } from './content';
+import { withMates, type Content } from '../content/content';
+import { interactionOf } from '../interactions';
 import { deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
-import type { DeliveredItem, DeliveredPart, DeliveredTest } from './delivered';
-import type { Item, Stimulus } from './item';
-import { seededRandom, shuffled } from './random';
+import type { DeliveredItem, DeliveredPart, DeliveredTest } from '../item/delivered';
+import type { Item, Stimulus } from '../item/item';
+import { seededRandom, shuffled } from '../content/random';
 import {
   directionsOf,
   type ItemRef,
@@ -12,8 +13,8 @@ import {
   type Section,
   type Test,
   type TestPart,
-} from './test';
-import type { Value } from './value';
+} from '../item/test';
+import type { Value } from '../content/value';
 
 /** What has happened to a question whose answer can be checked on the way. */
 export interface ItemSession {
@@ -103,17 +104,16 @@ function assetsIn(content: Content, found: Set<string>): void {
       for (const link of [node.attributes.src, node.attributes.poster])
         if (link && node.namespace === 'html') found.add(link);
     }
-    if (node.kind === 'interaction') assetsInModel(node.interaction, found);
+    if (node.kind === 'interaction')
+      for (const model of withMates(node.interaction)) {
+        assetsIn(model.prompt, found);
+        // The kind names its contents; what comes back is the same and not needed.
+        interactionOf(model.type)?.mapContents?.(model, (inner) => {
+          assetsIn(inner, found);
+          return inner;
+        });
+      }
     if ('children' in node) assetsIn(node.children, found);
-  }
-}
-
-/** Interactions keep content in properties of their own; every content node in them is found by its `kind`. */
-function assetsInModel(value: unknown, found: Set<string>): void {
-  if (Array.isArray(value)) value.forEach((member) => assetsInModel(member, found));
-  else if (typeof value === 'object' && value !== null) {
-    if ('kind' in value) assetsIn([value as ContentNode], found);
-    else Object.values(value).forEach((member) => assetsInModel(member, found));
   }
 }
 

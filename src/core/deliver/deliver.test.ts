@@ -1,8 +1,8 @@
-import { interactionsOf, contentText } from './content';
+import { interactionsOf, contentText } from '../content/content';
 import { deliverItem, itemSeed, triesOf, type ItemSession } from './deliver';
-import { printValue } from './print';
-import * as v from './value';
-import { DEFAULT_SESSION_CONTROL } from './test';
+import { printValue } from '../content/print';
+import * as v from '../content/value';
+import { DEFAULT_SESSION_CONTROL } from '../item/test';
 import { prepareItem } from '../processing/prepare';
 import { scoreItem } from '../processing/score';
 import { itemFrom, SCORE } from '../qti/testItem';

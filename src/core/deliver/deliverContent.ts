@@ -2,10 +2,10 @@ import { interactionOf } from '../interactions';
 import type { Offer } from '../interactions/offer';
 import type { InteractionModel } from '../interactions/types';
 import type { Variable } from '../processing/context';
-import type { Content, ContentNode } from './content';
-import { printValue } from './print';
-import { shuffled } from './random';
-import { formatScalar, scalarsOf, type Value } from './value';
+import type { Content, ContentNode } from '../content/content';
+import { printValue } from '../content/print';
+import { shuffled } from '../content/random';
+import { formatScalar, scalarsOf, type Value } from '../content/value';
 
 /** What decides how content looks in one attempt. */
 export interface ContentView {
@@ -74,35 +74,30 @@ export function deliverContent(content: Content, view: ContentView): Content {
   });
 }
 
-const isOffer = (value: unknown): value is Offer =>
-  typeof value === 'object' && value !== null && 'identifier' in value && 'fixed' in value;
-
-const isNode = (value: unknown): value is ContentNode =>
-  typeof value === 'object' && value !== null && 'kind' in value && typeof value.kind === 'string';
-
-/** Goes through a model's properties: content inside is delivered like any other, offers a template leaves out go. */
-function deliverProperty(value: unknown, view: ContentView): unknown {
-  if (Array.isArray(value)) {
-    const list: readonly unknown[] = value;
-    if (list.length > 0 && list.every(isNode)) return deliverContent(list, view);
-    return list
-      .filter((one) => {
-        if (!isOffer(one) || !one.template) return true;
-        return holdsIdentifier(valueOf(view, one.template.variable), one.identifier) === one.template.show;
-      })
-      .map((one) => deliverProperty(one, view));
-  }
-  if (typeof value !== 'object' || value === null || isNode(value)) return value;
-  return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, deliverProperty(one, view)]));
+/** What is offered by this attempt's variables. */
+function offered(list: readonly Offer[], view: ContentView): readonly Offer[] {
+  return list.filter(
+    ({ identifier, template }) =>
+      !template || holdsIdentifier(valueOf(view, template.variable), identifier) === template.show,
+  );
 }
 
+/** An interaction as this attempt gets it: its contents delivered, what a template leaves out gone, choices mixed. */
 function deliverInteraction(interaction: InteractionModel, view: ContentView): InteractionModel {
-  const shown = deliverProperty(interaction, view) as InteractionModel;
-  if (shown.shuffle !== true) return shown;
-  const lists = interactionOf(shown.type)?.shuffles ?? [];
-  const mixed = lists.map((name) => {
-    const list = shown[name] as readonly Offer[];
-    return [name, shuffled(list, view.random, (member) => member.fixed)] as const;
+  const kind = interactionOf(interaction.type);
+  const inner = (content: Content) => deliverContent(content, view);
+  const shown = kind?.mapContents?.(interaction, inner) ?? interaction;
+  const mixes = 'shuffle' in shown && shown.shuffle;
+  const lists = new Map<string, unknown>(Object.entries(shown));
+  const changed = (kind?.offers ?? []).map((name) => {
+    const list = offered((lists.get(name) ?? []) as readonly Offer[], view);
+    const mixed = mixes && kind?.shuffles?.includes(name);
+    return [name, mixed ? shuffled(list, view.random, (member) => member.fixed) : list] as const;
   });
-  return { ...shown, ...Object.fromEntries(mixed) };
+  return {
+    ...shown,
+    ...Object.fromEntries(changed),
+    prompt: inner(shown.prompt),
+    ...(shown.mates && { mates: shown.mates.map((mate) => deliverInteraction(mate, view)) }),
+  };
 }

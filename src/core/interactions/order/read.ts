@@ -1,0 +1,24 @@
+import { type OrderModel, order } from './index';
+import { readOffer, defineReader, readSequenceCounts } from '../reading';
+import { booleanAttribute, elementsOf } from '../../qti/xml';
+
+/** Reads `qti-order-interaction`. */
+export const orderReader = defineReader<OrderModel>({
+  kind: order,
+  element: 'qti-order-interaction',
+  binds: [{ cardinality: 'ordered', baseTypes: ['identifier'] }],
+  read(element, context) {
+    const choices = elementsOf(element, 'qti-simple-choice').map((child) => ({
+      ...readOffer(child, context),
+      content: context.content(child),
+    }));
+    if (choices.length === 0)
+      context.report.error('no-choices', element.line, 'an order interaction has no choices');
+    return {
+      choices,
+      shuffle: booleanAttribute(element, 'shuffle', false),
+      horizontal: element.attributes.orientation === 'horizontal',
+      counts: readSequenceCounts(element, choices.length),
+    };
+  },
+});

@@ -1,0 +1,123 @@
+import type { TimeLimits } from '../item/test';
+import { minimumOf, type Place } from './plan';
+import type { Run } from './run';
+
+/** A clock that runs now: how much it has counted, in milliseconds, and what its end does. */
+interface Clock {
+  readonly limits: TimeLimits;
+  readonly used: number;
+  count(ms: number): void;
+  end(): void;
+}
+
+/** The clocks that run, outermost first: the test's, the open part's, those of the section and question one is at. */
+function running(run: Run): Clock[] {
+  const { state, plan } = run;
+  if (state.phase !== 'running') return [];
+  const inMap = (map: Map<string, number>, key: string, limits: TimeLimits, end: () => void): Clock => ({
+    limits,
+    used: map.get(key) ?? 0,
+    count: (ms) => map.set(key, (map.get(key) ?? 0) + ms),
+    end,
+  });
+  const clocks: Clock[] = [
+    {
+      limits: plan.content.test.timeLimits,
+      used: state.usedTest,
+      count: (ms) => {
+        state.usedTest += ms;
+      },
+      end: () => run.handIn(),
+    },
+  ];
+  const open = run.openPart;
+  if (open) {
+    const { part } = open;
+    clocks.push(inMap(state.usedParts, part.identifier, part.timeLimits, () => endPartByTime(run)));
+  }
+  const here = state.looking === null ? run.here : undefined;
+  if (here) {
+    for (const { key, section } of here.sections)
+      clocks.push(inMap(state.usedSections, key, section.timeLimits, () => run.endSectionByTime(key)));
+    clocks.push(
+      inMap(state.usedQuestions, here.ref, here.source.timeLimits, () => run.endQuestionByTime(here)),
+    );
+  }
+  return clocks;
+}
+
+function endPartByTime(run: Run): void {
+  const { here, openPart } = run;
+  if (here && openPart?.part.navigation === 'linear') run.endQuestion(here, 'time');
+  run.endPart();
+}
+
+/** Milliseconds until a clock closes its thing; null where it never does. */
+function leftOf(run: Run, { limits, used }: Clock): number | null {
+  const maximum = limits.allowLateSubmission ? null : run.plan.maximumOf(limits);
+  return maximum === null ? null : maximum - used;
+}
+
+/**
+ * Lets time pass: every clock counts, and what reaches its maximum ends at its own moment; what comes next has run for the rest
+ * (sitting.md, "Clocks"). With 0 only what is over by now ends.
+ */
+export function advance(run: Run, ms: number): void {
+  let rest = ms;
+  for (;;) {
+    const clocks = running(run);
+    const ends = clocks.flatMap((clock) => {
+      const left = leftOf(run, clock);
+      return left === null || left > rest ? [] : [{ clock, left: Math.max(0, left) }];
+    });
+    const soonest = Math.min(...ends.map(({ left }) => left));
+    const due = ends.find(({ left }) => left === soonest);
+    const step = due ? soonest : rest;
+    for (const clock of clocks) clock.count(step);
+    rest -= step;
+    if (!due) return;
+    due.clock.end();
+  }
+}
+
+/** Whether an answer given now comes after a maximum that takes late ones. */
+export function isLate(run: Run, place: Place): boolean {
+  const { state, plan } = run;
+  const over = (limits: TimeLimits, used: number): boolean => {
+    const maximum = plan.maximumOf(limits);
+    return limits.allowLateSubmission && maximum !== null && used >= maximum;
+  };
+  const part = plan.parts[place.part]?.part;
+  return (
+    over(plan.content.test.timeLimits, state.usedTest) ||
+    (part !== undefined && over(part.timeLimits, state.usedParts.get(part.identifier) ?? 0)) ||
+    place.sections.some(({ key, section }) => over(section.timeLimits, state.usedSections.get(key) ?? 0)) ||
+    over(place.source.timeLimits, state.usedQuestions.get(place.ref) ?? 0)
+  );
+}
+
+/** Milliseconds until the next end if nothing else happens; null when nothing ends by itself. */
+export function untilNextEnd(run: Run): number | null {
+  const lefts = running(run).flatMap((clock) => leftOf(run, clock) ?? []);
+  return lefts.length === 0 ? null : Math.max(0, Math.min(...lefts));
+}
+
+/** Whether something left on the way from one question was left before its minimum. */
+export function leftTooEarly(before: Run, after: Run): boolean {
+  const here = before.here;
+  const open = before.openPart;
+  if (!open) return false;
+  const { state } = before;
+  const short = (limits: TimeLimits, used: number | undefined) => (used ?? 0) < minimumOf(limits);
+  const partLeft = after.state.part !== state.part;
+  if (partLeft && short(open.part.timeLimits, state.usedParts.get(open.part.identifier))) return true;
+  if (open.part.navigation !== 'linear' || !here) return false;
+  const there = partLeft ? undefined : after.here;
+  if (there?.ref !== here.ref && short(here.source.timeLimits, state.usedQuestions.get(here.ref)))
+    return true;
+  return here.sections.some(
+    ({ key, section }) =>
+      !there?.sections.some((one) => one.key === key) &&
+      short(section.timeLimits, state.usedSections.get(key)),
+  );
+}
