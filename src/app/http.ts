@@ -1,8 +1,8 @@
 import { cookies, headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { NextResponse } from 'next/server';
-import type { ZodType } from 'zod';
-import { userOfSession } from '@/server/accounts/sessions';
+import type { ZodMiniType } from 'zod/mini';
+import { nameOfSession, userOfSession } from '@/server/accounts/sessions';
 import type { Role, User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
@@ -12,6 +12,12 @@ import { isOtherSite, SESSION_COOKIE } from './session';
 export async function currentUser(): Promise<User | null> {
   const token = (await cookies()).get(SESSION_COOKIE)?.value;
   return token === undefined ? null : userOfSession(database(), token, Date.now());
+}
+
+/** What the session that asks is called where something is tied to it; null when nobody is signed in. */
+export async function sessionName(): Promise<string | null> {
+  const token = (await cookies()).get(SESSION_COOKIE)?.value;
+  return token === undefined ? null : nameOfSession(token);
 }
 
 /** Who is asking, for pages: others are sent to where they belong. */
@@ -48,7 +54,7 @@ async function refuseOtherSites(): Promise<void> {
 }
 
 /** The body of a request, checked. @throws Refusal `bad-input` */
-export async function body<T>(request: Request, schema: ZodType<T>): Promise<T> {
+export async function body<T>(request: Request, schema: ZodMiniType<T>): Promise<T> {
   const json: unknown = await request.json().catch(() => undefined);
   const read = schema.safeParse(json);
   if (!read.success) throw new Refusal('bad-input', 400);

@@ -1,5 +1,5 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { batch } from '@/core/attempt/events';
+import { batch } from '@/core/wire/events';
 import { userOfSession } from '@/server/accounts/sessions';
 import { database } from '@/server/db/open';
 import { saveBatch } from '@/server/delivery/delivery';

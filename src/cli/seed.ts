@@ -18,14 +18,16 @@ async function main(): Promise<void> {
   const testIds: number[] = [];
   for (const name of readdirSync(root).sort()) {
     const imported = importPackage(db, filesAt(join(root, name)));
-    const { content } = imported;
-    for (const one of content.problems)
+    for (const one of imported.problems)
       process.stdout.write(`  ${one.severity}: ${one.file}:${one.line}: ${one.message}\n`);
-    process.stdout.write(`imported ${name}: ${content.items.size} items, ${content.tests.length} tests\n`);
+    process.stdout.write(
+      imported.content
+        ? `imported ${name}: ${imported.content.items.size} items, ${imported.content.tests.length} tests\n`
+        : `${name} is here as it is\n`,
+    );
     testIds.push(...imported.testIds);
   }
   if (before > 0) {
-    // What was imported by an older program is read anew; people, attempts and answers stay.
     process.stdout.write(`kept: ${dataDir()} holds ${before} people already\n`);
     return;
   }

@@ -1,104 +1,52 @@
-import { z } from 'zod';
+import type { BrowserEvent } from '../wire/events';
+import type { Form } from '../sitting/form';
 
 /**
- * Everything that can happen in an attempt. Events are the truth: the state is what the reducer makes of them. Those of
- * a browser are numbered from 1 per device (one opened page); those of the server have the device `server`.
+ * Everything that can happen in an attempt. Events are the truth: the state is what the reducer makes of them, in the order of
+ * their time. Those of a browser are numbered from 1 per device (one opened page); those of the server have the device `server`.
  */
-const rawResponse = z.union([
-  z.null(),
-  z.string().max(3_000_000),
-  z.array(z.string().max(1_000_000)).max(2_000).readonly(),
-  z.record(z.string().max(200), z.union([z.string().max(20_000), z.null()])).readonly(),
-]);
-const name = z.string().min(1).max(200);
+export type { BrowserEvent };
 
-/** Milliseconds since 1970 by the server's clock, as well as the browser could tell. */
-const at = z.number().int().nonnegative();
-const stamp = { device: name, seq: z.number().int().positive(), at };
+/** The device of what the server itself says; no browser is ever given this name. */
+export const SERVER = 'server';
 
-const answered = z.object({
-  ...stamp,
-  type: z.literal('answered'),
-  item: name,
-  /** The responses that change, with their new values. */
-  responses: z.record(name, rawResponse),
-  /** `happened`: no answer but a fact (a sound was played); it is not undone. */
-  how: z.enum(['edit', 'typing', 'happened', 'undo', 'redo', 'start-over']),
-});
-const opened = z.object({ ...stamp, type: z.literal('opened'), item: name });
-const flagged = z.object({ ...stamp, type: z.literal('flagged'), item: name, on: z.boolean() });
-/** Choices and parts that have been on screen. */
-const seen = z.object({ ...stamp, type: z.literal('seen'), item: name, units: z.array(name).max(500) });
-/** The gentle stop about something never seen was shown once. */
-const reminded = z.object({ ...stamp, type: z.literal('reminded'), item: name });
-const struck = z.object({
-  ...stamp,
-  type: z.literal('struck'),
-  item: name,
-  response: name,
-  choice: name,
-  on: z.boolean(),
-});
-const highlighted = z.object({
-  ...stamp,
-  type: z.literal('highlighted'),
-  /** Which text: `item:REF` or `stimulus:ID`. */
-  text: name,
-  start: z.number().int().nonnegative(),
-  end: z.number().int().nonnegative(),
-  /** The words themselves, to find the place again (W3C Web Annotation, TextQuoteSelector). */
-  exact: z.string().max(20_000),
-  /** null takes highlighting away from the range. */
-  colour: z.enum(['marigold', 'kelp', 'heather']).nullable(),
-});
-const highlightsCleared = z.object({
-  ...stamp,
-  type: z.literal('highlights-cleared'),
-  text: name.nullable(),
-});
-/** What a tool keeps: small, its own business; checked by the tool when it reads it back. */
-const toolKept = z.object({
-  ...stamp,
-  type: z.literal('tool-kept'),
-  tool: name,
-  state: z.record(z.string(), z.unknown()),
-});
+interface Stamp {
+  readonly device: string;
+  readonly seq: number;
+  /** Milliseconds since 1970 by the server's clock. */
+  readonly at: number;
+}
 
-const begun = z.object({ ...stamp, type: z.literal('begun'), limit: z.number().int().positive().nullable() });
-const resumed = z.object({ ...stamp, type: z.literal('resumed'), by: name });
-const stopped = z.object({
-  ...stamp,
-  type: z.literal('stopped'),
-  reason: z.enum(['asked', 'lost', 'moved']),
-});
-/** The answer to a question was checked; `closed`: no more tries. */
-const checked = z.object({
-  ...stamp,
-  type: z.literal('checked'),
-  item: name,
-  tries: z.number().int().positive(),
-  closed: z.boolean(),
-});
-const handedIn = z.object({ ...stamp, type: z.literal('handed-in'), reason: z.enum(['asked', 'time']) });
-
-/** What a browser may send. */
-export const browserEvent = z.discriminatedUnion('type', [
-  answered,
-  opened,
-  flagged,
-  seen,
-  reminded,
-  struck,
-  highlighted,
-  highlightsCleared,
-  toolKept,
-]);
 /** What only the server says. */
-export const serverEvent = z.discriminatedUnion('type', [begun, resumed, stopped, checked, handedIn]);
-export const attemptEvent = z.union([browserEvent, serverEvent]);
+export type ServerEvent = Stamp &
+  (
+    | {
+        readonly type: 'begun';
+        /** Milliseconds in all, extra time included; null = untimed. */
+        readonly limit: number | null;
+        /** What this attempt drew. Attempts begun before forms were kept have none; theirs is drawn again from the seed. */
+        readonly form?: Form;
+      }
+    | { readonly type: 'resumed'; readonly by: string }
+    | {
+        readonly type: 'stopped';
+        /** `lost`: no sign of life; `moved`: another browser took over. */
+        readonly reason: 'asked' | 'lost' | 'moved';
+        /** Milliseconds without a sign of life that were not counted; for whoever supervises. */
+        readonly unseen?: number;
+      }
+    | {
+        readonly type: 'checked';
+        readonly item: string;
+        readonly tries: number;
+        /** No more tries. */
+        readonly closed: boolean;
+        /** The response of the button inside the question that asked for it. */
+        readonly by?: string | null;
+      }
+    | { readonly type: 'handed-in'; readonly reason: 'asked' | 'time' }
+  );
 
-export type BrowserEvent = z.infer<typeof browserEvent>;
-export type ServerEvent = z.infer<typeof serverEvent>;
 export type AttemptEvent = BrowserEvent | ServerEvent;
 export type HighlightColour = NonNullable<Extract<BrowserEvent, { type: 'highlighted' }>['colour']>;
 
@@ -108,11 +56,24 @@ export type BrowserAction = WithoutStamp<BrowserEvent>;
 /** A server event before it is numbered. */
 export type ServerAction = WithoutStamp<ServerEvent>;
 
-/** A batch on its way to the server. */
-export const batch = z.object({
-  device: name,
-  events: z.array(browserEvent).max(500),
-  /** Up to which server event of this attempt the browser knows. */
-  cursor: z.number().int().nonnegative(),
-});
-export type Batch = z.infer<typeof batch>;
+/** What the server says opens a moment, what closes it ends it; between them comes what the student does. */
+const RANK: Partial<Record<AttemptEvent['type'], number>> = {
+  begun: 0,
+  resumed: 0,
+  checked: 2,
+  stopped: 3,
+  'handed-in': 3,
+};
+
+/**
+ * The one order of events, whichever way and however often they arrive: by time, within a moment as above, then by device and
+ * number. Negative when `a` comes first; 0 only for the same event.
+ */
+export function compareEvents(a: AttemptEvent, b: AttemptEvent): number {
+  return (
+    a.at - b.at ||
+    (RANK[a.type] ?? 1) - (RANK[b.type] ?? 1) ||
+    (a.device < b.device ? -1 : a.device > b.device ? 1 : 0) ||
+    a.seq - b.seq
+  );
+}

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import type { AttemptEvent, BrowserEvent } from './events';
-import { reduce, replay } from './reducer';
-import { itemOf, NEW_ATTEMPT } from './state';
+import { compareEvents } from './events';
+import { History, stateFrom } from './history';
+import { reduce } from './reducer';
+import { itemOf } from './state';
 
 const MINUTE = 60_000;
 const begun: AttemptEvent = { type: 'begun', device: 'server', seq: 1, at: 0, limit: 45 * MINUTE };
@@ -14,7 +16,7 @@ const answered = (
   seq += 1;
   return { type: 'answered', device: 'd', seq, at, item: 'q1', responses: { R: value }, how };
 };
-const response = (events: AttemptEvent[]) => itemOf(replay([begun, ...events]), 'q1').responses.R ?? null;
+const response = (events: AttemptEvent[]) => itemOf(stateFrom([begun, ...events]), 'q1').responses.R ?? null;
 
 describe('answers', () => {
   test('the later answer wins, whichever arrives first', () => {
@@ -24,12 +26,12 @@ describe('answers', () => {
   test('undo and redo walk through what was given', () => {
     const events = [answered(1, 'A'), answered(2, 'B'), answered(3, 'A', 'undo')];
     expect(response(events)).toBe('A');
-    expect(itemOf(replay([begun, ...events]), 'q1').future).toEqual([{ R: 'B' }]);
+    expect(itemOf(stateFrom([begun, ...events]), 'q1').future).toEqual([{ R: 'B' }]);
     expect(response([...events, answered(4, 'B', 'redo')])).toBe('B');
   });
   test('what happened is kept, and is no step of undo or redo', () => {
     const { past, future, responses } = itemOf(
-      replay([
+      stateFrom([
         begun,
         answered(1, 'A'),
         answered(2, 'B'),
@@ -47,7 +49,7 @@ describe('answers', () => {
       answered(600, 'kelp', 'typing'),
       answered(5000, 'kelp b', 'typing'),
     ];
-    expect(itemOf(replay([begun, ...typed]), 'q1').past).toEqual([{}, { R: 'kelp' }]);
+    expect(itemOf(stateFrom([begun, ...typed]), 'q1').past).toEqual([{}, { R: 'kelp' }]);
   });
   test('an answer after the time is over changes nothing; one that was on its way still counts', () => {
     expect(response([answered(45 * MINUTE + 1000, 'A')])).toBe('A');
@@ -68,14 +70,14 @@ describe('answers', () => {
       choice: 'A',
       on: true,
     };
-    expect(itemOf(replay([begun, strike]), 'q1').struck.R).toEqual(['A']);
-    expect(itemOf(replay([begun, strike, answered(2, 'A')]), 'q1').struck.R).toEqual([]);
+    expect(itemOf(stateFrom([begun, strike]), 'q1').struck.R).toEqual(['A']);
+    expect(itemOf(stateFrom([begun, strike, answered(2, 'A')]), 'q1').struck.R).toEqual([]);
   });
 });
 
 describe('time counts only while the test is open', () => {
   test('stopping halts it, going on starts it again', () => {
-    const state = replay([
+    const state = stateFrom([
       begun,
       { type: 'stopped', device: 'server', seq: 2, at: 10 * MINUTE, reason: 'asked' },
       { type: 'resumed', device: 'server', seq: 3, at: 100 * MINUTE, by: 'd' },
@@ -90,48 +92,127 @@ type Unnumbered = BrowserEvent extends infer E
     : never
   : never;
 
-/** Any sequence of things a student can do. */
-const anyEvent: fc.Arbitrary<Unnumbered> = fc
-  .tuple(
-    fc.integer({ min: 0, max: 40 * MINUTE }),
-    fc.constantFrom('q1', 'q2', 'q3'),
-    fc.oneof(
-      fc.record({
-        type: fc.constant('answered' as const),
-        responses: fc.dictionary(fc.constantFrom('R', 'S'), fc.option(fc.string()), { minKeys: 1 }),
-        how: fc.constantFrom('edit' as const, 'typing' as const, 'undo' as const, 'redo' as const),
-      }),
-      fc.record({ type: fc.constant('opened' as const) }),
-      fc.record({ type: fc.constant('flagged' as const), on: fc.boolean() }),
-      fc.record({
-        type: fc.constant('struck' as const),
-        response: fc.constant('R'),
-        choice: fc.constantFrom('A', 'B'),
-        on: fc.boolean(),
-      }),
-      fc.record({ type: fc.constant('seen' as const), units: fc.array(fc.constantFrom('a', 'b', 'c')) }),
-    ),
-  )
-  .map(([at, item, event]) => ({ ...event, at, item }));
+const form = {
+  seed: 's',
+  timeMultiplier: 1,
+  parts: [{ identifier: 'p', questions: ['q1', 'q2'].map((ref) => ({ ref, source: ref, sections: [] })) }],
+};
+const moment = fc.integer({ min: 0, max: 50 * MINUTE });
+const item = fc.constantFrom('q1', 'q2', 'not of this form');
+const text = fc.constantFrom('item:q1', 'stimulus:s');
 
-const numbered = (events: Unnumbered[]) => events.map((event, i) => ({ ...event, device: 'd', seq: i + 1 }));
+/** Everything a student can do, every type of event. */
+const anyEvent: fc.Arbitrary<Unnumbered> = fc.oneof(
+  fc.record({
+    type: fc.constant('answered' as const),
+    at: moment,
+    item,
+    responses: fc.dictionary(fc.constantFrom('R', 'S', '__proto__'), fc.option(fc.string()), { minKeys: 1 }),
+    how: fc.constantFrom('edit', 'typing', 'happened', 'undo', 'redo', 'start-over'),
+  }),
+  fc.record({ type: fc.constant('opened' as const), at: moment, item }),
+  fc.record({ type: fc.constant('flagged' as const), at: moment, item, on: fc.boolean() }),
+  fc.record({
+    type: fc.constant('seen' as const),
+    at: moment,
+    item,
+    units: fc.array(fc.constantFrom('a', 'b', 'c')),
+  }),
+  fc.record({ type: fc.constant('reminded' as const), at: moment, item }),
+  fc.record({
+    type: fc.constant('struck' as const),
+    at: moment,
+    item,
+    response: fc.constantFrom('R', 'constructor'),
+    choice: fc.constantFrom('A', 'B'),
+    on: fc.boolean(),
+  }),
+  fc
+    .record({
+      type: fc.constant('highlighted' as const),
+      at: moment,
+      text,
+      start: fc.integer({ min: 0, max: 20 }),
+      length: fc.integer({ min: 1, max: 8 }),
+      colour: fc.constantFrom('marigold', 'kelp', null),
+    })
+    .map(({ length, ...one }) => ({
+      ...one,
+      end: one.start + length,
+      exact: 'the ferry leaves at nine now'.slice(one.start, one.start + length),
+    })),
+  fc.record({ type: fc.constant('highlights-cleared' as const), at: moment, text: fc.option(text) }),
+  fc.record({
+    type: fc.constant('tool-kept' as const),
+    at: moment,
+    tool: fc.constantFrom('line-reader', 'toString'),
+    state: fc.dictionary(fc.constantFrom('on', 'count'), fc.integer()),
+  }),
+);
+const events = fc
+  .array(fc.tuple(anyEvent, fc.constantFrom('page 1', 'page 2')), { maxLength: 60 })
+  .map((list) => list.map(([event, device], i) => ({ ...event, device, seq: i + 1 }) as AttemptEvent));
+/** What the server says of an attempt that is stopped, gone on with, and handed in. */
+const said: readonly AttemptEvent[] = [
+  { type: 'begun', device: 'server', seq: 1, at: 0, limit: 45 * MINUTE, form },
+  { type: 'stopped', device: 'server', seq: 2, at: 10 * MINUTE, reason: 'asked' },
+  { type: 'resumed', device: 'server', seq: 3, at: 15 * MINUTE, by: 'page 2' },
+  { type: 'checked', device: 'server', seq: 4, at: 20 * MINUTE, item: 'q1', tries: 1, closed: true },
+  { type: 'handed-in', device: 'server', seq: 5, at: 30 * MINUTE, reason: 'asked' },
+];
+const arriving = (list: readonly AttemptEvent[]) => {
+  const history = new History();
+  for (const event of list) history.add(event);
+  return history.state;
+};
 
 describe('properties', () => {
-  test('replaying all events gives the state again, whatever the batches were', () => {
+  test('events of every type, shuffled, repeated and late, make the same state', () => {
     fc.assert(
-      fc.property(fc.array(anyEvent, { maxLength: 60 }), fc.integer({ min: 1, max: 20 }), (raw, size) => {
-        const events: AttemptEvent[] = [begun, ...numbered(raw)];
-        let state = NEW_ATTEMPT;
-        for (let start = 0; start < events.length; start += size)
-          state = replay(events.slice(start, start + size), state);
-        expect(state).toEqual(replay(events));
+      fc.property(
+        events.chain((list) =>
+          fc.tuple(
+            fc.constant([...said, ...list]),
+            fc.shuffledSubarray([...said, ...list, ...list], { minLength: said.length + 2 * list.length }),
+          ),
+        ),
+        ([all, shuffled]) => {
+          expect(arriving(shuffled)).toEqual(stateFrom(all));
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+  test('a history that goes on from a kept state is the same, and says what is older than it', () => {
+    fc.assert(
+      fc.property(events, fc.nat(60), (list, cut) => {
+        const all = [...said, ...list].sort(compareEvents);
+        const whole = new History();
+        const before = new History();
+        all.forEach((event, i) => {
+          whole.add(event);
+          if (i <= cut) before.add(event);
+        });
+        const on = new History(before.state, before.last);
+        for (const event of all.slice(cut + 1)) expect(on.add(event)).toBe(true);
+        expect(on.state).toEqual(whole.state);
+        const [first] = all;
+        if (first && cut > 0) expect(on.add(first)).toBe(false);
+      }),
+    );
+  });
+  test('what comes while it is stopped, or after hand-in, changes nothing', () => {
+    fc.assert(
+      fc.property(events, (list) => {
+        const inTime = list.filter(({ at }) => at <= 30 * MINUTE && (at <= 10 * MINUTE || at >= 15 * MINUTE));
+        expect(stateFrom([...said, ...list])).toEqual(stateFrom([...said, ...inTime]));
       }),
     );
   });
   test('the state survives being written as JSON', () => {
     fc.assert(
-      fc.property(fc.array(anyEvent, { maxLength: 40 }), (raw) => {
-        const state = replay([begun, ...numbered(raw)]);
+      fc.property(events, (list) => {
+        const state = stateFrom([...said, ...list]);
         expect(JSON.parse(JSON.stringify(state))).toEqual(state);
       }),
     );
@@ -149,10 +230,10 @@ describe('properties', () => {
   });
   test('the reducer never changes the state it was given', () => {
     fc.assert(
-      fc.property(fc.array(anyEvent, { maxLength: 30 }), anyEvent, (raw, last) => {
-        const before = replay([begun, ...numbered(raw)]);
+      fc.property(events, events, (list, more) => {
+        const before = stateFrom([...said.slice(0, 1), ...list]);
         const copy = structuredClone(before);
-        reduce(before, { ...last, device: 'd', seq: 99 });
+        for (const event of more) reduce(before, event);
         expect(before).toEqual(copy);
       }),
     );

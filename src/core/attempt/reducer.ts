@@ -1,6 +1,7 @@
 import { paint } from '../annotate/ranges';
 import { responseTexts } from '../content/response';
-import type { AttemptEvent } from './events';
+import { SERVER, type AttemptEvent, type BrowserEvent } from './events';
+import { may } from './may';
 import {
   itemOf,
   NEW_ATTEMPT,
@@ -9,7 +10,7 @@ import {
   type ItemState,
   type Responses,
 } from './state';
-import { GRACE, isOver } from './timing';
+import { own } from '../own';
 
 /** Steps of undo kept per question. */
 const UNDO_DEPTH = 60;
@@ -27,32 +28,24 @@ const withItem = (
   return { ...state, items: { ...state.items, [ref]: { ...item, ...change(item) } } };
 };
 
-/** A response is only overwritten by one given later or at the same moment. */
-function newer(item: ItemState, event: Answered): Responses {
-  return Object.fromEntries(
-    Object.entries(event.responses).filter(([response]) => event.at >= (item.answeredAt[response] ?? 0)),
-  );
-}
-
 /** Choosing a struck choice brings it back. */
 function withoutChosen(struck: ItemState['struck'], changes: Responses): ItemState['struck'] {
-  const touched = Object.entries(changes).filter(([response]) => (struck[response]?.length ?? 0) > 0);
+  const touched = Object.entries(changes).filter(([response]) => (own(struck, response)?.length ?? 0) > 0);
   if (touched.length === 0) return struck;
   const freed = touched.map(([response, value]) => {
     const chosen = responseTexts(value);
-    return [response, (struck[response] ?? []).filter((choice) => !chosen.includes(choice))] as const;
+    return [response, (own(struck, response) ?? []).filter((choice) => !chosen.includes(choice))] as const;
   });
   return { ...struck, ...Object.fromEntries(freed) };
 }
 
 function answer(item: ItemState, event: Answered): Partial<ItemState> {
-  const changes = newer(item, event);
+  const changes = event.responses;
   const names = Object.keys(changes);
   const [only] = names;
   if (only === undefined) return {};
   const responses = { ...item.responses, ...changes };
-  const answeredAt = { ...item.answeredAt, ...Object.fromEntries(names.map((name) => [name, event.at])) };
-  const base = { responses, answeredAt, struck: withoutChosen(item.struck, changes) };
+  const base = { responses, struck: withoutChosen(item.struck, changes) };
   if (event.how === 'happened') return base;
   if (event.how === 'undo') {
     return {
@@ -73,13 +66,14 @@ function answer(item: ItemState, event: Answered): Partial<ItemState> {
 }
 
 function highlight(state: AttemptState, event: Extract<AttemptEvent, { type: 'highlighted' }>): AttemptState {
-  const before = state.highlights[event.text] ?? [];
+  const before = own(state.highlights, event.text) ?? [];
   const known = new Map(before.map((one) => [one, one.exact]));
   const painted = paint(before, event.start, event.end, event.colour).map((range): Highlight => {
     const same = [...known.keys()].find((one) => one.start === range.start && one.end === range.end);
     const pieces = [...before, { start: event.start, end: event.end, exact: event.exact }];
     return { ...range, exact: same?.exact ?? wordsFrom(pieces, range.start, range.end) };
   });
+  if (painted.length > MOST.highlights) return state;
   return { ...state, highlights: { ...state.highlights, [event.text]: painted } };
 }
 
@@ -100,19 +94,26 @@ function wordsFrom(
   return text;
 }
 
-/** Events that change an answer or a mark are refused when the test is over. */
-const isLate = (state: AttemptState, event: AttemptEvent): boolean =>
-  event.type === 'answered' && (state.phase === 'handed-in' || isOver(state.timing, event.at, GRACE));
+/** Units kept as seen per question, and highlights per text: more than any question has. */
+const MOST = { seen: 2_000, highlights: 2_000 } as const;
+
+const fromBrowser = (event: AttemptEvent): event is BrowserEvent => event.device !== SERVER;
 
 /**
- * The attempt: the same function in the browser and on the server. Pure; an event it cannot use changes nothing.
+ * The attempt: the same function in the browser and on the server. Pure; an event that may not be changes nothing. Events come
+ * in their one order (`compareEvents`); `History` sees to that.
  */
 export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
-  if (isLate(state, event)) return state;
+  if (fromBrowser(event) && may(state, event, event.at) !== null) return state;
   switch (event.type) {
     case 'begun':
       if (state.phase !== 'not-started') return state;
-      return { ...state, phase: 'running', timing: { limit: event.limit, used: 0, runningSince: event.at } };
+      return {
+        ...state,
+        form: event.form ?? null,
+        phase: 'running',
+        timing: { limit: event.limit, used: 0, runningSince: event.at },
+      };
     case 'resumed':
       if (state.phase !== 'stopped') return state;
       return { ...state, phase: 'running', timing: { ...state.timing, runningSince: event.at } };
@@ -129,7 +130,7 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
       };
     }
     case 'answered':
-      return withItem(state, event.item, (item) => (item.closed ? {} : answer(item, event)));
+      return withItem(state, event.item, (item) => answer(item, event));
     case 'checked':
       return withItem(state, event.item, () => ({ tries: event.tries, closed: event.closed }));
     case 'opened':
@@ -137,30 +138,32 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
     case 'flagged':
       return withItem(state, event.item, () => ({ flagged: event.on }));
     case 'seen':
-      return withItem(state, event.item, (item) => ({ seen: [...new Set([...item.seen, ...event.units])] }));
+      return withItem(state, event.item, (item) => ({
+        seen: [...new Set([...item.seen, ...event.units])].slice(0, MOST.seen),
+      }));
     case 'reminded':
       return withItem(state, event.item, () => ({ reminded: true }));
     case 'struck':
       return withItem(state, event.item, (item) => {
-        const rest = (item.struck[event.response] ?? []).filter((choice) => choice !== event.choice);
+        const rest = (own(item.struck, event.response) ?? []).filter((choice) => choice !== event.choice);
         return { struck: { ...item.struck, [event.response]: event.on ? [...rest, event.choice] : rest } };
       });
     case 'highlighted':
       return highlight(state, event);
     case 'highlights-cleared': {
       if (event.text === null) return { ...state, highlights: {} };
-      const { [event.text]: _gone, ...highlights } = state.highlights;
-      return { ...state, highlights };
+      const rest = Object.entries(state.highlights).filter(([text]) => text !== event.text);
+      return { ...state, highlights: Object.fromEntries(rest) };
     }
     case 'tool-kept':
       return {
         ...state,
-        tools: { ...state.tools, [event.tool]: { ...state.tools[event.tool], ...event.state } },
+        tools: { ...state.tools, [event.tool]: { ...own(state.tools, event.tool), ...event.state } },
       };
   }
 }
 
-/** The state after all events, in order. */
+/** The state after events that are already in their order. */
 export function replay(events: Iterable<AttemptEvent>, from: AttemptState = NEW_ATTEMPT): AttemptState {
   let state = from;
   for (const event of events) state = reduce(state, event);

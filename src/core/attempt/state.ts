@@ -1,5 +1,7 @@
 import type { Range } from '../annotate/ranges';
 import type { RawResponse } from '../content/response';
+import { own } from '../own';
+import type { Form } from '../sitting/form';
 import type { HighlightColour } from './events';
 import type { Millis, Timing } from './timing';
 
@@ -12,8 +14,6 @@ export interface Highlight extends Range<HighlightColour> {
 /** One question of an attempt. */
 export interface ItemState {
   readonly responses: Responses;
-  /** When each response was last given: a late message never overwrites a newer answer. */
-  readonly answeredAt: Readonly<Record<string, Millis>>;
   readonly past: readonly Responses[];
   readonly future: readonly Responses[];
   /** The response being typed into, so that a word is one step of undo and not one per letter. */
@@ -30,6 +30,8 @@ export interface ItemState {
 }
 
 export interface AttemptState {
+  /** What this attempt drew; null before it has begun, and of attempts begun before forms were kept. */
+  readonly form: Form | null;
   readonly phase: 'not-started' | 'running' | 'stopped' | 'handed-in';
   readonly timing: Timing;
   readonly current: string | null;
@@ -41,7 +43,6 @@ export interface AttemptState {
 
 export const NEW_ITEM: ItemState = {
   responses: {},
-  answeredAt: {},
   past: [],
   future: [],
   typing: null,
@@ -55,6 +56,7 @@ export const NEW_ITEM: ItemState = {
 };
 
 export const NEW_ATTEMPT: AttemptState = {
+  form: null,
   phase: 'not-started',
   timing: { limit: null, used: 0, runningSince: null },
   current: null,
@@ -64,4 +66,4 @@ export const NEW_ATTEMPT: AttemptState = {
 };
 
 /** A question's state; the empty one when nothing has happened to it. */
-export const itemOf = (state: AttemptState, ref: string): ItemState => state.items[ref] ?? NEW_ITEM;
+export const itemOf = (state: AttemptState, ref: string): ItemState => own(state.items, ref) ?? NEW_ITEM;

@@ -5,16 +5,25 @@ import { interactionOf } from '../interactions';
 import { deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
 import type { DeliveredItem, DeliveredPart, DeliveredTest } from '../item/delivered';
 import type { Item, Stimulus } from '../item/item';
-import { seededRandom, shuffled } from '../content/random';
+import { seededRandom } from '../content/random';
+import type { Form, FormQuestion } from '../sitting/form';
 import {
   directionsOf,
-  type ItemRef,
+  itemRefsOf,
+  timeLimitOf,
   type ItemSessionControl,
   type Section,
   type Test,
   type TestPart,
 } from '../item/test';
 import type { Value } from '../content/value';
+
+/** One version of a test with everything it is made of. */
+export interface DeliverableContent {
+  readonly test: Test;
+  readonly items: ReadonlyMap<string, Item>;
+  readonly stimuli: ReadonlyMap<string, Stimulus>;
+}
 
 /** What has happened to a question whose answer can be checked on the way. */
 export interface ItemSession {
@@ -29,8 +38,9 @@ export function triesOf(
   control: ItemSessionControl,
   submission: TestPart['submission'],
 ): number | null {
+  if (submission === 'simultaneous') return null;
   if (item.adaptive) return 0;
-  const checks = submission === 'individual' && (control.showFeedback || control.maxAttempts !== 1);
+  const checks = control.showFeedback || control.maxAttempts !== 1;
   return checks ? control.maxAttempts : null;
 }
 
@@ -78,26 +88,6 @@ interface Delivery {
   readonly session?: ItemSession | null;
 }
 
-/** The item references of a section as this attempt gets them: selected, then mixed (QTI 3.0, "selection", "ordering"). */
-function chosenRefs(section: Section, random: () => number): ItemRef[] {
-  const picked = section.selection ? select(section, random) : section.children;
-  const inOrder = section.shuffle ? shuffled(picked, random, (child) => child.fixed) : picked;
-  return inOrder.flatMap((child) => (child.kind === 'item' ? [child] : chosenRefs(child, random)));
-}
-
-function select(section: Section, random: () => number): Section['children'] {
-  const { children, selection } = section;
-  if (!selection || selection.select >= children.length) return children;
-  const required = children.filter((child) => child.required);
-  const rest = shuffled(
-    children.filter((child) => !child.required),
-    random,
-    () => false,
-  );
-  const taken = new Set([...required, ...rest.slice(0, Math.max(0, selection.select - required.length))]);
-  return children.filter((child) => taken.has(child));
-}
-
 function assetsIn(content: Content, found: Set<string>): void {
   for (const node of content) {
     if (node.kind === 'element') {
@@ -117,62 +107,81 @@ function assetsIn(content: Content, found: Set<string>): void {
   }
 }
 
+/** Questions of a part by the outermost section they stand in, in order. */
+function sectionsOf(
+  part: TestPart,
+  questions: readonly FormQuestion[],
+): { section: Section; refs: string[] }[] {
+  const groups: { section: Section; key: string; refs: string[] }[] = [];
+  for (const { ref, sections } of questions) {
+    const [outer] = sections;
+    const section = part.sections.find((one) => one.identifier === outer?.source);
+    if (!outer || !section) continue;
+    const last = groups.at(-1);
+    if (last?.key === outer.key) last.refs.push(ref);
+    else groups.push({ section, key: outer.key, refs: [ref] });
+  }
+  return groups;
+}
+
 /** The whole test for one attempt: everything the browser needs, and nothing it must not have. */
 export function deliverTest(
-  test: Test,
-  items: ReadonlyMap<string, Item>,
-  stimuli: ReadonlyMap<string, Stimulus>,
-  seed: string,
+  { test, items, stimuli }: DeliverableContent,
+  form: Form,
   sessions: ReadonlyMap<string, ItemSession> = new Map(),
 ): DeliveredTest {
   const plain: ContentView = { random: () => 0, variables: new Map(), feedback: false };
-  const random = seededRandom(`${seed}/order`);
-  const delivered: Record<string, DeliveredItem> = {};
-  const used: Record<string, { title: string; body: Content }> = {};
+  const delivered: [string, DeliveredItem][] = [];
+  const used = new Map<string, { title: string; body: Content }>();
   const found = new Set<string>();
-  const parts = test.parts.map((part): DeliveredPart => ({
-    identifier: part.identifier,
-    title: part.title,
-    navigation: part.navigation,
-    sections: part.sections.map((section) => ({
-      identifier: section.identifier,
-      title: section.title,
-      directions: section.rubrics
-        .filter((one) => one.views.includes('candidate'))
-        .flatMap((one) => [...one.content]),
-      items: chosenRefs(section, random).flatMap((ref) => {
-        const item = items.get(ref.item);
-        if (!item) return [];
-        const one = deliverItem(item, ref.identifier, seed, {
-          tries: triesOf(item, ref.sessionControl, part.submission),
-          showFeedback: ref.sessionControl.showFeedback,
-          session: sessions.get(ref.identifier) ?? null,
-        });
-        delivered[ref.identifier] = one;
-        assetsIn(one.body, found);
-        // Feedback comes later, its pictures should be here by then.
-        assetsIn(item.body, found);
-        for (const feedback of item.feedback) assetsIn(feedback.content, found);
-        for (const identifier of one.stimuli) {
-          const stimulus = stimuli.get(identifier);
-          if (stimulus && !used[identifier]) {
-            used[identifier] = { title: stimulus.title, body: deliverContent(stimulus.body, plain) };
-            assetsIn(stimulus.body, found);
-          }
-        }
-        return [ref.identifier];
-      }),
-    })),
-  }));
-  const partLimits = test.parts.map((part) => part.timeLimits.maximum);
-  const timeLimit = test.timeLimits.maximum ?? (partLimits.length === 1 ? (partLimits[0] ?? null) : null);
+  const sources = new Map(itemRefsOf(test).map((ref) => [ref.identifier, ref]));
+  const deliverQuestion = ({ ref, source: name }: FormQuestion, part: TestPart): void => {
+    const source = sources.get(name);
+    const item = source && items.get(source.item);
+    if (!item) return;
+    const one = deliverItem(item, ref, form.seed, {
+      tries: triesOf(item, source.sessionControl, part.submission),
+      showFeedback: source.sessionControl.showFeedback,
+      session: sessions.get(ref) ?? null,
+    });
+    delivered.push([ref, one]);
+    assetsIn(one.body, found);
+    for (const { content } of one.feedback) assetsIn(content, found);
+    for (const identifier of one.stimuli) {
+      const stimulus = stimuli.get(identifier);
+      if (!stimulus || used.has(identifier)) continue;
+      used.set(identifier, { title: stimulus.title, body: deliverContent(stimulus.body, plain) });
+      assetsIn(stimulus.body, found);
+    }
+  };
+  const parts = form.parts.flatMap((drawn, i): DeliveredPart[] => {
+    const part = test.parts[i];
+    if (!part) return [];
+    for (const question of drawn.questions) deliverQuestion(question, part);
+    return [
+      {
+        identifier: part.identifier,
+        title: part.title,
+        navigation: part.navigation,
+        sections: sectionsOf(part, drawn.questions).map(({ section, refs }) => ({
+          identifier: section.identifier,
+          title: section.title,
+          directions: directionsOf(section),
+          items: refs,
+        })),
+      },
+    ];
+  });
   return {
     title: test.title,
     directions: directionsOf(test),
-    timeLimit,
+    timeLimit: timeLimitOf(test),
     parts,
-    items: delivered,
-    stimuli: used,
+    items: Object.fromEntries(delivered),
+    stimuli: Object.fromEntries(used),
     assets: [...found],
   };
 }
+
+/** Every file a student of this attempt may fetch: what is shown now, feedback earned so far included. */
+export const assetsOf = (delivered: DeliveredTest): ReadonlySet<string> => new Set(delivered.assets);

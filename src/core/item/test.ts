@@ -123,3 +123,10 @@ const forCandidate = (rubrics: readonly RubricBlock[]): Content =>
 /** The directions a student reads before the test, or before one of its parts or sections: rubric blocks for the candidate. */
 export const directionsOf = (of: { readonly rubrics: readonly RubricBlock[] }): Content =>
   forCandidate(of.rubrics);
+
+/**
+ * Seconds a student has for the whole test, without extra time; null = untimed. A limit of the test itself, else that of its only
+ * part: then both mean the same.
+ */
+export const timeLimitOf = ({ timeLimits, parts }: Pick<Test, 'timeLimits' | 'parts'>): number | null =>
+  timeLimits.maximum ?? (parts.length === 1 ? (parts[0]?.timeLimits.maximum ?? null) : null);

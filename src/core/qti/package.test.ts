@@ -1,4 +1,5 @@
 import { deliverTest } from '../deliver/deliver';
+import { drawForm } from '../sitting/form';
 import { readPackage, resolvePath, UnreadablePackage } from './package';
 import { filesFrom, itemFrom, SCORE } from './testItem';
 import { parseXml, XmlError } from './xml';
@@ -146,7 +147,9 @@ test('what a browser is given holds no key, no title, no feedback, no rubric', (
   const [test] = content.tests;
   if (!test) throw new Error('the test was refused');
   expect(JSON.stringify(content.items.get('i'))).toMatch(/SECRETKEY/);
-  expect(JSON.stringify(deliverTest(test, content.items, content.stimuli, 'seed'))).not.toMatch(/SECRET/);
+  expect(JSON.stringify(deliverTest({ ...content, test: test }, drawForm(test, 'seed')))).not.toMatch(
+    /SECRET/,
+  );
 });
 
 test('the same seed mixes choices the same way, fixed ones stay', () => {
@@ -167,7 +170,7 @@ test('the same seed mixes choices the same way, fixed ones stay', () => {
   const order = (seed: string) => {
     const [test] = content.tests;
     const text = JSON.stringify(
-      test && deliverTest(test, content.items, content.stimuli, seed).items.i?.body,
+      test && deliverTest({ ...content, test: test }, drawForm(test, seed)).items.i?.body,
     );
     return [...text.matchAll(/"identifier":"([A-H])"/g)].map((found) => found[1]).join('');
   };

@@ -1,4 +1,5 @@
 import { deliverTest } from '../deliver/deliver';
+import { drawForm } from '../sitting/form';
 import { itemRefsOf, type Section, type Test } from '../item/test';
 import { readPackage } from './package';
 import { filesFrom, SCORE } from './testItem';
@@ -39,7 +40,7 @@ function readWhole(
   expect(codes).toEqual([]);
   if (!test) throw new Error('the test was refused');
   const questions = (seed: string) =>
-    deliverTest(test, content.items, content.stimuli, seed)
+    deliverTest({ ...content, test: test }, drawForm(test, seed))
       .parts.flatMap((one) => one.sections.flatMap((two) => two.items))
       .join('');
   return { test, questions };
@@ -168,7 +169,7 @@ test('directions are the rubric blocks for candidates', () => {
       part(section('s', rubric('candidate proctor', 'On paper.') + ref('a'))),
   );
   if (!whole) throw new Error('refused');
-  const delivered = deliverTest(whole, content.items, content.stimuli, 'any');
+  const delivered = deliverTest({ ...content, test: whole }, drawForm(whole, 'any'));
   expect(JSON.stringify(delivered.directions)).toContain('Read first.');
   expect(JSON.stringify(delivered)).not.toContain('full sentences');
   expect(JSON.stringify(delivered.parts[0]?.sections[0]?.directions)).toContain('On paper.');

@@ -2,7 +2,13 @@ import type { RawResponse } from '../content/response';
 
 /** What can be done in a sitting (sitting.md, "npm run sit"). */
 export type Action =
-  | { readonly do: 'answer'; readonly ref: string; readonly responses: Readonly<Record<string, RawResponse>> }
+  | {
+      readonly do: 'answer';
+      readonly ref: string;
+      readonly responses: Readonly<Record<string, RawResponse>>;
+      /** It was looked at when it came in, and is not refused any more for what it is. */
+      readonly admitted?: boolean;
+    }
   | { readonly do: 'go'; readonly ref: string }
   | { readonly do: 'next' }
   | { readonly do: 'back' }
@@ -11,7 +17,8 @@ export type Action =
   | { readonly do: 'end-part' }
   | { readonly do: 'stop' }
   | { readonly do: 'resume' }
-  | { readonly do: 'hand-in' };
+  /** `forced`: by a person or by the time; nothing of the student's holds it. */
+  | { readonly do: 'hand-in'; readonly forced?: boolean };
 
 /** Why something may not be done now. */
 export type Refused =

@@ -85,15 +85,15 @@ function carryOut(run: Run, action: Action, before: Run): Refused | null {
     state.phase = 'running';
     return null;
   }
-  if (state.phase === 'stopped') return 'stopped';
-  if (action.do === 'hand-in') return handIn(run, before);
+  if (state.phase === 'stopped' && !(action.do === 'hand-in' && action.forced)) return 'stopped';
+  if (action.do === 'hand-in') return handIn(run, before, action.forced ?? false);
   if (state.part >= plan.parts.length) return 'closed';
   switch (action.do) {
     case 'stop':
       state.phase = 'stopped';
       return null;
     case 'answer':
-      return answer(run, action.ref, action.responses);
+      return answer(run, action.ref, action.responses, action.admitted ?? false);
     case 'check':
       return check(run, action.ref, action.by ?? null);
     case 'go':
@@ -122,15 +122,18 @@ function answer(
   run: Run,
   ref: string,
   given: Extract<Action, { do: 'answer' }>['responses'],
+  admitted: boolean,
 ): Refused | null {
   const place = run.plan.placeOf(ref);
   const closed = notOpen(run, place);
   if (closed !== null || !place) return closed;
   const individual = run.openPart?.part.submission === 'individual';
   if ((individual && !run.takesAttempt(place)) || run.question(ref).completed) return 'no-more-attempts';
-  const item = run.plan.asDelivered(place);
-  for (const [name, response] of Object.entries(given))
-    if (responseProblem(item, name, response) !== null) return 'unreadable';
+  if (!admitted) {
+    const item = run.plan.asDelivered(place);
+    for (const [name, response] of Object.entries(given))
+      if (responseProblem(item, name, response) !== null) return 'unreadable';
+  }
   run.markShown(place);
   run.change(ref, {
     responses: new Map([...run.question(ref).responses, ...Object.entries(given)]),
@@ -243,7 +246,11 @@ function endPart(run: Run, before: Run): Refused | null {
   return leftTooEarly(before, run) ? 'too-early' : null;
 }
 
-function handIn(run: Run, before: Run): Refused | null {
+function handIn(run: Run, before: Run, forced: boolean): Refused | null {
+  if (forced) {
+    run.handIn();
+    return null;
+  }
   const held = partHeld(run);
   if (held !== null) return held;
   const { test } = run.plan.content;

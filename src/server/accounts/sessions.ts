@@ -33,3 +33,6 @@ export function userOfSession(db: Db, token: string, now: number): User | null {
 export function closeSession(db: Db, token: string): void {
   prepared(db, 'DELETE FROM sessions WHERE token_hash = ?').run(hashOf(token));
 }
+
+/** What a session is called in the database: nobody can sign in with it. */
+export const nameOfSession = hashOf;

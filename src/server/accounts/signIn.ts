@@ -1,14 +1,9 @@
-import { z } from 'zod';
+import type { SignInRequest } from '@/core/wire/requests';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { openSession } from './sessions';
 import { userByPassword, type User } from './users';
-
-export const signInInput = z.object({
-  name: z.string().trim().min(1).max(100),
-  password: z.string().min(1).max(200),
-});
 
 /** Wrong tries allowed per window: few per name, many per address, since a school shares one. */
 const WINDOW_MS = 10 * 60_000;
@@ -28,7 +23,7 @@ function failures(db: Db, key: string, since: number): { count: number; oldest: 
  */
 export async function signIn(
   db: Db,
-  input: z.infer<typeof signInInput>,
+  input: SignInRequest,
   address: string,
   now: number,
 ): Promise<{ user: User; token: string; maxAgeSeconds: number }> {

@@ -13,22 +13,25 @@ export const dataDir = (): string => process.env.ABLE_DATA_DIR ?? join(process.c
 /**
  * Opens a database: WAL, every commit on the disk before it is acknowledged (`synchronous=FULL`), foreign keys on, all
  * migrations applied.
+ * @param until the last migration to apply, by its name: how an older program left a database; for tests of upgrades
  */
-export function openDatabase(path: string): Db {
+export function openDatabase(path: string, { until }: { readonly until?: string } = {}): Db {
   const db = new Database(path);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
-  db.pragma('foreign_keys = ON');
   db.pragma('busy_timeout = 5000');
-  migrate(db);
+  migrate(db, until);
+  db.pragma('foreign_keys = ON');
   return db;
 }
 
 /**
- * Applies what is new, each file in a transaction.
- * @throws Error when a file that was already applied has changed since: history is not rewritten
+ * Applies what is new, each file in a transaction. References are not enforced while a table is rebuilt (SQLite, "Making Other
+ * Kinds Of Table Schema Changes") and checked before the transaction ends.
+ * @throws Error when a file that was already applied has changed since (history is not rewritten), or leaves a broken reference
  */
-function migrate(db: Db): void {
+function migrate(db: Db, until?: string): void {
+  db.pragma('foreign_keys = OFF');
   db.exec(
     'CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY, sha256 TEXT NOT NULL, applied_at INTEGER NOT NULL) STRICT',
   );
@@ -39,7 +42,7 @@ function migrate(db: Db): void {
       .map((row) => [row.name, row.sha256]),
   );
   for (const name of readdirSync(MIGRATIONS)
-    .filter((file) => file.endsWith('.sql'))
+    .filter((file) => file.endsWith('.sql') && (until === undefined || file <= until))
     .sort()) {
     const sql = readFileSync(join(MIGRATIONS, name), 'utf8');
     const sha256 = createHash('sha256').update(sql).digest('hex');
@@ -49,6 +52,11 @@ function migrate(db: Db): void {
     if (before !== undefined) continue;
     db.transaction(() => {
       db.exec(sql);
+      const broken = db.pragma('foreign_key_check') as readonly unknown[];
+      if (broken.length > 0)
+        throw new Error(
+          `the migration ${name} leaves broken references: ${JSON.stringify(broken.slice(0, 3))}`,
+        );
       db.prepare('INSERT INTO migrations (name, sha256, applied_at) VALUES (?, ?, ?)').run(
         name,
         sha256,

@@ -1,4 +1,5 @@
-import { itemRefsOf } from '@/core/item/test';
+import { timeLimitOf } from '@/core/item/test';
+import { drawForm, questionsOf } from '@/core/sitting/form';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import type { User } from '../accounts/users';
@@ -20,6 +21,7 @@ export interface AssignedTest {
 interface Row {
   assignment_id: number;
   test_id: number;
+  pinned_test_id: number | null;
   title: string;
   attempt_id: string | null;
   phase: string | null;
@@ -35,19 +37,20 @@ export function assign(db: Db, testId: number, userId: number): void {
 }
 
 const SELECT = `
-  SELECT a.id AS assignment_id, a.test_id, t.title, p.id AS attempt_id, p.phase, p.begun_at, p.handed_in_at
-  FROM assignments a JOIN tests t ON t.id = a.test_id LEFT JOIN attempts p ON p.assignment_id = a.id`;
+  SELECT a.id AS assignment_id, a.test_id, p.test_id AS pinned_test_id, t.title, p.id AS attempt_id, p.phase, p.begun_at, p.handed_in_at
+  FROM assignments a LEFT JOIN attempts p ON p.assignment_id = a.id JOIN tests t ON t.id = coalesce(p.test_id, a.test_id)`;
 
 function toAssigned(db: Db, row: Row): AssignedTest {
-  const content = loadTest(db, row.test_id);
+  const content = loadTest(db, row.pinned_test_id ?? row.test_id);
   const test = content?.test;
   const state = row.phase === null ? 'not-started' : row.phase === 'handed-in' ? 'handed-in' : 'stopped';
   return {
     assignmentId: row.assignment_id,
     testId: row.test_id,
     title: row.title,
-    questions: test ? itemRefsOf(test).length : 0,
-    timeLimit: test ? (test.timeLimits.maximum ?? test.parts[0]?.timeLimits.maximum ?? null) : null,
+    // How many are drawn is the same whatever the seed, except where sections of different size are drawn.
+    questions: test ? questionsOf(drawForm(test, String(row.assignment_id))).length : 0,
+    timeLimit: test ? timeLimitOf(test) : null,
     state,
     attemptId: row.attempt_id,
     begunAt: row.begun_at,

@@ -1,6 +1,6 @@
-import type { ServerAction, ServerEvent } from '@/core/attempt/events';
-import { replay } from '@/core/attempt/reducer';
-import type { AttemptState } from '@/core/attempt/state';
+import { SERVER, type ServerAction } from '@/core/attempt/events';
+import { reduce } from '@/core/attempt/reducer';
+import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
 import type { Timing } from '@/core/attempt/timing';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -10,6 +10,7 @@ import { appendEvent } from './eventLog';
 export interface AttemptRow {
   readonly id: string;
   readonly assignment_id: number;
+  /** The version of the test it was begun on. */
   readonly test_id: number;
   readonly user_id: number;
   readonly seed: string;
@@ -21,13 +22,17 @@ export interface AttemptRow {
   readonly last_alive_at: number;
   readonly begun_at: number;
   readonly handed_in_at: number | null;
+  readonly paused_at: number | null;
+  readonly event_count: number;
+  readonly event_letters: number;
+  readonly server_seq: number;
 }
 
 /** An attempt of this person. @throws Refusal `not-found`, also for somebody else's */
 export function attemptOf(db: Db, userId: number, attemptId: string): AttemptRow {
   const row = prepared<[string, number], AttemptRow>(
     db,
-    'SELECT p.*, a.test_id FROM attempts p JOIN assignments a ON a.id = p.assignment_id WHERE p.id = ? AND p.user_id = ?',
+    'SELECT * FROM attempts WHERE id = ? AND user_id = ?',
   ).get(attemptId, userId);
   if (!row) throw new Refusal('not-found', 404);
   return row;
@@ -39,25 +44,42 @@ export const timingOf = (row: AttemptRow): Timing => ({
   runningSince: row.running_since,
 });
 
+/** As much of an attempt's state as its row tells: enough to decide whether something may be done now. */
+export const standingState = (row: AttemptRow): AttemptState => ({
+  ...NEW_ATTEMPT,
+  phase: row.phase,
+  timing: timingOf(row),
+});
+
 /**
- * Says something as the server: appends the event and brings the clock columns up to what the reducer makes of all the
- * server's events. The only writer of those columns.
+ * Says something as the server: appends the event and brings the clock columns up to what the reducer makes of it. The only
+ * writer of those columns.
+ * @throws Error when the event was not kept: nothing the server says may be lost in silence
  */
-export function say(db: Db, attemptId: string, action: ServerAction, at: number): void {
-  const seq =
-    (prepared<[string], { top: number | null }>(
-      db,
-      "SELECT max(seq) AS top FROM events WHERE attempt_id = ? AND device = 'server'",
-    ).get(attemptId)?.top ?? 0) + 1;
-  appendEvent(db, attemptId, { ...action, device: 'server', seq, at }, at);
-  const said = prepared<[string], { body: string }>(
+export function say(db: Db, row: AttemptRow, action: ServerAction, at: number): AttemptRow {
+  const event = { ...action, device: SERVER, seq: row.server_seq + 1, at };
+  if (!appendEvent(db, row.id, event, at))
+    throw new Error(`event ${event.seq} of the server was there already (attempt ${row.id})`);
+  const { phase, timing } = reduce(standingState(row), event);
+  const paused = phase === 'stopped' || phase === 'handed-in';
+  const after = prepared<unknown[], AttemptRow>(
     db,
-    "SELECT body FROM events WHERE attempt_id = ? AND device = 'server' ORDER BY id",
-  ).all(attemptId);
-  const { phase, timing } = replay(said.map(({ body }) => JSON.parse(body) as ServerEvent));
-  prepared(
-    db,
-    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, last_alive_at = max(last_alive_at, ?),
-       handed_in_at = CASE WHEN ? = 'handed-in' THEN coalesce(handed_in_at, ?) END WHERE id = ?`,
-  ).run(phase, timing.limit, timing.used, timing.runningSince, at, phase, at, attemptId);
+    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, server_seq = ?,
+       last_alive_at = max(last_alive_at, ?), paused_at = CASE WHEN ? THEN ? ELSE paused_at END,
+       handed_in_at = CASE WHEN ? = 'handed-in' THEN coalesce(handed_in_at, ?) END WHERE id = ? RETURNING *`,
+  ).get(
+    phase,
+    timing.limit,
+    timing.used,
+    timing.runningSince,
+    event.seq,
+    at,
+    Number(paused && phase !== row.phase),
+    at,
+    phase,
+    at,
+    row.id,
+  );
+  if (!after) throw new Error(`the attempt ${row.id} is gone`);
+  return after;
 }

@@ -1,24 +1,35 @@
 import { randomUUID } from 'node:crypto';
+import { endOf, standingOf } from '@/core/attempt/admission';
+import type { BrowserEvent } from '@/core/attempt/events';
 import { GRACE, isOver, limitWith } from '@/core/attempt/timing';
-import type { AttemptEvent, Batch, BrowserEvent } from '@/core/attempt/events';
-import type { AttemptState } from '@/core/attempt/state';
-import { deliverTest } from '@/core/deliver/deliver';
-import { type DeliveredTest } from '@/core/item/delivered';
-import type { AccessNeeds } from '@/core/needs';
+import { answerableItem } from '@/core/deliver/answerable';
+import { responseProblem } from '@/core/item/responseProblem';
+import { timeLimitOf } from '@/core/item/test';
+import { drawForm } from '@/core/sitting/form';
+import type { Plan } from '@/core/sitting/plan';
+import type { Batch } from '@/core/wire/events';
+import type { Resumed, Saved } from '@/core/wire/replies';
 import type { User } from '../accounts/users';
 import { commitTogether } from '../db/groupCommit';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
-import { loadAsset, loadTest } from '../library/library';
 import { Refusal } from '../refusal';
-import { scoreAttempt } from '../results/results';
 import { assignedTest } from './assignments';
 import { attemptOf, say, timingOf, type AttemptRow } from './attempts';
-import { sessionsOf } from './itemSessions';
-import { acknowledged, appendEvent, eventsSince, newestEvent, putResponses, stateOf } from './eventLog';
+import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
+import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
+import { keepScores } from './scores';
+import { contentOf, planOf, sittingOf } from './sittings';
+
+/** What one attempt may hold: far above what a day of work with drawings makes. */
+export const QUOTA = { events: 100_000, letters: 150_000_000 } as const;
+
+/** Time without a sign of life that counts, when another page opens the attempt: eight heartbeats that did not come. */
+export const SILENCE_COUNTS_MS = 120_000;
 
 /**
- * Begins an attempt and its clock; a second call for the same assignment returns the attempt there is.
+ * Begins an attempt and its clock; a second call for the same assignment returns the attempt there is. What it is of (the
+ * version of the test, what it drew, its limit) is settled here and never changes.
  * @throws Refusal `not-found`
  */
 export function beginAttempt(db: Db, user: User, assignmentId: number, now: number): { attemptId: string } {
@@ -26,129 +37,135 @@ export function beginAttempt(db: Db, user: User, assignmentId: number, now: numb
     .transaction(() => {
       const assigned = assignedTest(db, user, assignmentId);
       if (assigned.attemptId !== null) return { attemptId: assigned.attemptId };
-      const attemptId = randomUUID();
+      const id = randomUUID();
+      const seed = randomUUID();
+      const { test } = contentOf(db, { test_id: assigned.testId });
+      const { timeMultiplier } = user.needs;
       prepared(
         db,
-        `INSERT INTO attempts (id, assignment_id, user_id, seed, phase, last_alive_at, begun_at) VALUES (?, ?, ?, ?, 'not-started', ?, ?)`,
-      ).run(attemptId, assignmentId, user.id, randomUUID(), now, now);
-      say(
-        db,
-        attemptId,
-        { type: 'begun', limit: limitWith(assigned.timeLimit, user.needs.timeMultiplier) },
-        now,
-      );
-      return { attemptId };
+        `INSERT INTO attempts (id, assignment_id, test_id, user_id, seed, phase, last_alive_at, begun_at) VALUES (?, ?, ?, ?, ?, 'not-started', ?, ?)`,
+      ).run(id, assignmentId, assigned.testId, user.id, seed, now, now);
+      const limit = limitWith(timeLimitOf(test), timeMultiplier);
+      const form = drawForm(test, seed, timeMultiplier);
+      say(db, attemptOf(db, user.id, id), { type: 'begun', limit, form }, now);
+      return { attemptId: id };
     })
     .immediate();
 }
 
-export interface AttemptContent {
-  readonly test: DeliveredTest;
-  readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
-}
-
-/** Everything the browser needs for the attempt: questions, passages and what is set for this student. No keys. */
-export function attemptContent(db: Db, user: User, attemptId: string): AttemptContent {
-  const attempt = attemptOf(db, user.id, attemptId);
-  const content = loadTest(db, attempt.test_id);
-  if (!content) throw new Refusal('not-found', 404);
-  return {
-    test: deliverTest(content.test, content.items, content.stimuli, attempt.seed, sessionsOf(db, attemptId)),
-    student: { displayName: user.displayName, needs: user.needs },
-  };
-}
-
-/** A picture of the test, for the student whose attempt it is. */
-export function attemptAsset(
+/**
+ * Opens an attempt in a browser, which becomes the one that counts and is given its name. A stretch of time that was never
+ * closed (the browser died) is closed where life was last seen, with a bounded silence counted.
+ * @param session who opened it, as accounts/sessions names it
+ */
+export function resumeAttempt(
   db: Db,
   user: User,
   attemptId: string,
-  path: string,
-): { mediaType: string; bytes: Buffer } {
-  const attempt = attemptOf(db, user.id, attemptId);
-  const content = loadTest(db, attempt.test_id);
-  const asset = content && loadAsset(db, content.packageId, path);
-  if (!asset) throw new Refusal('not-found', 404);
-  return asset;
-}
-
-export interface Resumed {
-  readonly state: AttemptState;
-  readonly cursor: number;
-  readonly serverNow: number;
-}
-
-/**
- * Opens an attempt in a browser, which becomes the one that counts. A stretch of time that was never closed (the browser
- * died) is closed at the last sign of life, so that the time away is not counted.
- */
-export function resumeAttempt(db: Db, user: User, attemptId: string, device: string, now: number): Resumed {
+  session: string | null,
+  now: number,
+): Resumed {
   return db
     .transaction((): Resumed => {
-      const attempt = attemptOf(db, user.id, attemptId);
-      if (attempt.phase === 'running') closeStretch(db, attempt, device, now);
-      const after = attemptOf(db, user.id, attemptId);
-      if (after.phase === 'stopped') say(db, attemptId, { type: 'resumed', by: device }, now);
+      let attempt = attemptOf(db, user.id, attemptId);
+      if (attempt.phase === 'running') attempt = closeStretch(db, attempt, now);
+      const device = openDevice(db, attemptId, session, now);
+      if (attempt.phase === 'stopped') attempt = say(db, attempt, { type: 'resumed', by: device }, now);
       prepared(db, 'UPDATE attempts SET device = ?, last_alive_at = max(last_alive_at, ?) WHERE id = ?').run(
         device,
         now,
         attemptId,
       );
-      return { state: stateOf(db, attemptId), cursor: newestEvent(db, attemptId), serverNow: now };
+      return { device, state: stateOf(db, attemptId), cursor: newestEvent(db, attemptId), serverNow: now };
     })
     .immediate();
 }
 
-function closeStretch(db: Db, attempt: AttemptRow, device: string, now: number): void {
-  if (isOver(timingOf(attempt), attempt.last_alive_at)) {
-    handInNow(db, attempt, 'time', attempt.last_alive_at);
-    return;
-  }
-  if (attempt.device === null || attempt.device === device) return;
-  const at = Math.min(now, Math.max(attempt.last_alive_at, attempt.running_since ?? 0));
-  say(db, attempt.id, { type: 'stopped', reason: 'lost' }, at);
+/** The page before is gone, or is left for another: time counts to where it was last seen, and some of the silence after. */
+function closeStretch(db: Db, attempt: AttemptRow, now: number): AttemptRow {
+  if (attempt.device === null) return attempt;
+  const lastSeen = Math.max(attempt.last_alive_at, attempt.running_since ?? 0);
+  const at = Math.min(now, lastSeen + SILENCE_COUNTS_MS);
+  if (isOver(timingOf(attempt), at)) return handInNow(db, attempt, 'time', at);
+  const gone = now - lastSeen > SILENCE_COUNTS_MS;
+  return say(
+    db,
+    attempt,
+    { type: 'stopped', reason: gone ? 'lost' : 'moved', ...(gone && { unseen: now - at }) },
+    at,
+  );
 }
 
-export interface Saved {
-  /** The browser may forget its events up to this number. */
-  readonly acknowledged: number;
-  readonly serverNow: number;
-  readonly cursor: number;
-  /** What others said since the browser's cursor. */
-  readonly others: readonly AttemptEvent[];
-  /** Another browser has the attempt now; what came is kept all the same. */
-  readonly moved: boolean;
-  readonly phase: AttemptState['phase'];
+/** Whether what a page says is of this attempt's form at all, and could be given there. */
+function isOfForm(plan: Plan, event: BrowserEvent): boolean {
+  if ('text' in event && event.text !== null) {
+    const [kind, name] = [
+      event.text.slice(0, event.text.indexOf(':')),
+      event.text.slice(event.text.indexOf(':') + 1),
+    ];
+    if (kind === 'item') return plan.placeOf(name) !== undefined;
+    return kind === 'stimulus' && plan.places.some(({ item }) => item.stimuli.includes(name));
+  }
+  if (!('item' in event)) return true;
+  const place = plan.placeOf(event.item);
+  if (!place) return false;
+  if (event.type === 'struck') return place.item.responses.some((one) => one.identifier === event.response);
+  if (event.type !== 'answered') return true;
+  const item = answerableItem(place.item, place.ref, plan.form.seed);
+  return Object.entries(event.responses).every(([name, raw]) => responseProblem(item, name, raw) === null);
+}
+
+/** Keeps one event; says the time it is kept with. */
+function keepEvent(db: Db, attempt: AttemptRow, device: DeviceRow, sent: BrowserEvent, now: number): number {
+  const end = endOf({ phase: attempt.phase, timing: timingOf(attempt), pausedAt: attempt.paused_at });
+  const said = Math.min(now, Math.max(device.opened_at, sent.at));
+  // What was on its way at the end was given at the last moment.
+  const onItsWay = end !== null && said >= end && said <= end + GRACE;
+  const event: BrowserEvent = { ...sent, device: device.id, at: onItsWay ? end - 1 : said };
+  const standing = standingOf({
+    at: event.at,
+    receivedAt: now,
+    phase: attempt.phase,
+    timing: timingOf(attempt),
+    pausedAt: attempt.paused_at,
+    followed: attempt.phase !== 'running' && isFollowed(db, attempt.id, device.id, event.seq),
+  });
+  if (appendEvent(db, attempt.id, event, now, standing) && event.type === 'answered' && standing === 'counts')
+    putResponses(db, attempt.id, event);
+  return standing === 'counts' ? event.at : 0;
 }
 
 /**
  * Keeps a batch. Acknowledged only once it is on the disk; sending again changes nothing. Events of a browser that has been
- * replaced are kept too: nothing a student gave is thrown away.
+ * replaced, or that came after the end, are kept too: nothing a student gave is thrown away, only not everything counts.
+ * @throws Refusal `not-found`, `unknown-device`, `bad-input` for what is not of this attempt's form, `too-much` over the quota
  */
 export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, now: number): Promise<Saved> {
   return commitTogether(db, () => {
-    const attempt = attemptOf(db, user.id, attemptId);
-    const timing = timingOf(attempt);
-    const moved = attempt.device !== null && attempt.device !== batch.device;
-    let alive = moved ? 0 : now;
-    for (const sent of batch.events) {
-      const event: BrowserEvent = { ...sent, device: batch.device, at: Math.min(sent.at, now) };
-      const counts = attempt.phase !== 'handed-in' && !isOver(timing, event.at, GRACE);
-      if (appendEvent(db, attemptId, event, now) && event.type === 'answered' && counts)
-        putResponses(db, attemptId, event);
-      alive = Math.max(alive, event.at);
+    let attempt = attemptOf(db, user.id, attemptId);
+    const device = deviceOf(db, attemptId, batch.device);
+    if (batch.events.length > 0) {
+      if (attempt.event_count > QUOTA.events || attempt.event_letters > QUOTA.letters)
+        throw new Refusal('too-much', 409);
+      const plan = planOf(db, attempt);
+      if (!batch.events.every((event) => isOfForm(plan, event))) throw new Refusal('bad-input', 400);
     }
-    if (alive > attempt.last_alive_at)
+    const moved = attempt.device !== null && attempt.device !== device.id;
+    let newest = 0;
+    for (const sent of batch.events) newest = Math.max(newest, keepEvent(db, attempt, device, sent, now));
+    const alive = moved ? newest : now;
+    if (attempt.phase === 'running' && alive > attempt.last_alive_at)
       prepared(db, 'UPDATE attempts SET last_alive_at = ? WHERE id = ?').run(alive, attemptId);
-    if (attempt.phase === 'running' && isOver(timing, now, GRACE)) handInNow(db, attempt, 'time', now);
-    const others = eventsSince(db, attemptId, batch.cursor, batch.device);
+    if (attempt.phase === 'running' && isOver(timingOf(attempt), now, GRACE))
+      attempt = handInNow(db, attempt, 'time', now);
+    const { events: others, cursor } = eventsSince(db, attemptId, batch.cursor, device.id);
     return {
-      acknowledged: acknowledged(db, attemptId, batch.device),
+      acknowledged: acknowledge(db, attemptId, device, newest),
       serverNow: now,
-      cursor: newestEvent(db, attemptId),
+      cursor,
       others,
       moved,
-      phase: attemptOf(db, user.id, attemptId).phase,
+      phase: attempt.phase,
     };
   });
 }
@@ -157,19 +174,21 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
 export function stopAttempt(db: Db, user: User, attemptId: string, device: string, now: number): void {
   db.transaction(() => {
     const attempt = attemptOf(db, user.id, attemptId);
+    deviceOf(db, attemptId, device);
     if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
-    if (attempt.phase === 'running') say(db, attemptId, { type: 'stopped', reason: 'asked' }, now);
+    if (attempt.phase === 'running') say(db, attempt, { type: 'stopped', reason: 'asked' }, now);
   }).immediate();
 }
 
-function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: number): void {
-  say(db, attempt.id, { type: 'handed-in', reason }, now);
-  scoreAttempt(db, attempt);
+function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: number): AttemptRow {
+  const after = say(db, attempt, { type: 'handed-in', reason }, now);
+  keepScores(db, attempt.id, sittingOf(db, after, now));
+  return after;
 }
 
 /**
  * Hands in: the answers are scored and the attempt is over. Again is harmless.
- * @throws Refusal `moved` when another browser has the attempt
+ * @throws Refusal `moved` when another browser has the attempt, `needs-answer` and its kin where the test holds it
  */
 export function handIn(
   db: Db,
@@ -181,9 +200,15 @@ export function handIn(
 ): void {
   db.transaction(() => {
     const attempt = attemptOf(db, user.id, attemptId);
+    deviceOf(db, attemptId, device);
     if (attempt.phase === 'handed-in') return;
     if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
     if (reason === 'time' && !isOver(timingOf(attempt), now + GRACE)) throw new Refusal('bad-input', 409);
+    if (reason === 'asked' && attempt.phase === 'running') {
+      const refused = sittingOf(db, attempt, now).may({ do: 'hand-in' });
+      if (refused === 'needs-answer' || refused === 'not-valid' || refused === 'too-early')
+        throw new Refusal(refused, 409);
+    }
     handInNow(db, attempt, reason, now);
   }).immediate();
 }

@@ -1,49 +1,110 @@
-import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
-import { replay } from '@/core/attempt/reducer';
+import { compareEvents, type AttemptEvent, type BrowserEvent } from '@/core/attempt/events';
+import { History } from '@/core/attempt/history';
 import type { AttemptState } from '@/core/attempt/state';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 
 /** Appends an event unless it is there already. True when it is new. */
-export function appendEvent(db: Db, attemptId: string, event: AttemptEvent, receivedAt: number): boolean {
+export function appendEvent(
+  db: Db,
+  attemptId: string,
+  event: AttemptEvent,
+  receivedAt: number,
+  standing: 'counts' | 'late' = 'counts',
+): boolean {
+  const body = JSON.stringify(event);
   const { changes } = prepared(
     db,
-    `INSERT INTO events (attempt_id, device, seq, at, received_at, body) VALUES (?, ?, ?, ?, ?, ?)
+    `INSERT INTO events (attempt_id, device, seq, at, received_at, body, standing) VALUES (?, ?, ?, ?, ?, ?, ?)
      ON CONFLICT (attempt_id, device, seq) DO NOTHING`,
-  ).run(attemptId, event.device, event.seq, event.at, receivedAt, JSON.stringify(event));
-  return changes > 0;
+  ).run(attemptId, event.device, event.seq, event.at, receivedAt, body, standing);
+  if (changes === 0) return false;
+  prepared(
+    db,
+    'UPDATE attempts SET event_count = event_count + 1, event_letters = event_letters + ? WHERE id = ?',
+  ).run(body.length, attemptId);
+  return true;
 }
 
-/** The highest number of a device up to which nothing is missing: what the browser may forget. */
-export function acknowledged(db: Db, attemptId: string, device: string): number {
-  const row = prepared<[string, string], { count: number; top: number | null }>(
-    db,
-    'SELECT count(*) AS count, max(seq) AS top FROM events WHERE attempt_id = ? AND device = ?',
-  ).get(attemptId, device);
-  if (!row || row.top === null) return 0;
-  if (row.count === row.top) return row.top;
-  const seqs = prepared<[string, string], { seq: number }>(
-    db,
-    'SELECT seq FROM events WHERE attempt_id = ? AND device = ? ORDER BY seq',
-  ).all(attemptId, device);
-  let contiguous = 0;
-  for (const { seq } of seqs) {
-    if (seq !== contiguous + 1) break;
-    contiguous = seq;
-  }
-  return contiguous;
+/** Whether a page has said something with a higher number that counts. */
+export function isFollowed(db: Db, attemptId: string, device: string, seq: number): boolean {
+  return (
+    prepared<[string, string, number], { one: number }>(
+      db,
+      "SELECT 1 AS one FROM events WHERE attempt_id = ? AND device = ? AND seq > ? AND standing = 'counts' LIMIT 1",
+    ).get(attemptId, device, seq) !== undefined
+  );
 }
 
-/** All events of an attempt in order of arrival. */
+interface EventRow {
+  readonly id: number;
+  readonly body: string;
+}
+const eventIn = ({ body }: EventRow): AttemptEvent => JSON.parse(body) as AttemptEvent;
+
+/** The events of an attempt that count, in their one order. */
 export function eventsOf(db: Db, attemptId: string): AttemptEvent[] {
-  return prepared<[string], { body: string }>(db, 'SELECT body FROM events WHERE attempt_id = ? ORDER BY id')
+  return prepared<[string], EventRow>(
+    db,
+    "SELECT id, body FROM events WHERE attempt_id = ? AND standing = 'counts' ORDER BY id",
+  )
     .all(attemptId)
-    .map(({ body }) => JSON.parse(body) as AttemptEvent);
+    .map(eventIn)
+    .sort(compareEvents);
 }
 
-/** The state of an attempt: all its events through the one reducer. */
+/** Events, and letters of them, after which a state is kept. */
+const SNAPSHOT_AFTER = { events: 300, letters: 2_000_000 } as const;
+
+interface SnapshotRow {
+  readonly event_id: number;
+  readonly newest: string;
+  readonly state: string;
+}
+
+/** The state of an attempt: what its events make, from the last state that was kept on. Keeps a new one when it was far. */
 export function stateOf(db: Db, attemptId: string): AttemptState {
-  return replay(eventsOf(db, attemptId));
+  const kept = prepared<[string], SnapshotRow>(
+    db,
+    'SELECT event_id, newest, state FROM snapshots WHERE attempt_id = ?',
+  ).get(attemptId);
+  const rows = prepared<[string, number], EventRow>(
+    db,
+    "SELECT id, body FROM events WHERE attempt_id = ? AND id > ? AND standing = 'counts' ORDER BY id",
+  );
+  const from = kept
+    ? new History(JSON.parse(kept.state) as AttemptState, JSON.parse(kept.newest) as AttemptEvent)
+    : new History();
+  let fits = true;
+  let letters = 0;
+  let newest = kept?.event_id ?? 0;
+  const tail = rows.all(attemptId, newest);
+  for (const row of tail) {
+    fits = fits && from.add(eventIn(row));
+    letters += row.body.length;
+    newest = row.id;
+  }
+  // One that belongs before the kept state: only the whole history can tell.
+  const history = fits ? from : wholeHistory(db, attemptId);
+  const last = history.last;
+  if (last && (!fits || tail.length >= SNAPSHOT_AFTER.events || letters >= SNAPSHOT_AFTER.letters))
+    prepared(
+      db,
+      `INSERT INTO snapshots (attempt_id, event_id, newest, state) VALUES (?, ?, ?, ?)
+       ON CONFLICT (attempt_id) DO UPDATE SET event_id = excluded.event_id, newest = excluded.newest, state = excluded.state`,
+    ).run(
+      attemptId,
+      newest,
+      JSON.stringify({ device: last.device, seq: last.seq, at: last.at, type: last.type }),
+      JSON.stringify(history.state),
+    );
+  return history.state;
+}
+
+function wholeHistory(db: Db, attemptId: string): History {
+  const history = new History();
+  for (const event of eventsOf(db, attemptId)) history.add(event);
+  return history;
 }
 
 /** The number of the newest event. */
@@ -56,17 +117,36 @@ export function newestEvent(db: Db, attemptId: string): number {
   );
 }
 
-/** Events since a cursor that other devices or the server made. */
-export function eventsSince(db: Db, attemptId: string, cursor: number, exceptDevice: string): AttemptEvent[] {
-  return prepared<[string, number, string], { body: string }>(
+/** Letters of events one reply carries; at least one event, however large. */
+const REPLY_LETTERS = 1_000_000;
+
+/**
+ * What others said since a cursor, as much as one reply carries, and the cursor to go on from: it stays where the reply was cut,
+ * so that nothing is passed over.
+ */
+export function eventsSince(
+  db: Db,
+  attemptId: string,
+  cursor: number,
+  exceptDevice: string,
+): { readonly events: readonly AttemptEvent[]; readonly cursor: number } {
+  const rows = prepared<[string, number, string], EventRow>(
     db,
-    'SELECT body FROM events WHERE attempt_id = ? AND id > ? AND device <> ? ORDER BY id LIMIT 2000',
-  )
-    .all(attemptId, cursor, exceptDevice)
-    .map(({ body }) => JSON.parse(body) as AttemptEvent);
+    "SELECT id, body FROM events WHERE attempt_id = ? AND id > ? AND device <> ? AND standing = 'counts' ORDER BY id",
+  );
+  const events: AttemptEvent[] = [];
+  let letters = 0;
+  let last = cursor;
+  for (const row of rows.iterate(attemptId, cursor, exceptDevice)) {
+    letters += row.body.length;
+    if (events.length > 0 && letters > REPLY_LETTERS) return { events, cursor: last };
+    events.push(eventIn(row));
+    last = row.id;
+  }
+  return { events, cursor: Math.max(cursor, newestEvent(db, attemptId)) };
 }
 
-/** The responses as they stand, beside the events; the later answer wins, as in the reducer. */
+/** The responses as they stand, beside the events; the later answer wins, as in the history. */
 export function putResponses(
   db: Db,
   attemptId: string,

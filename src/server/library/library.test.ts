@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { itemRefsOf } from '@/core/item/test';
 import { filesFrom } from '@/core/qti/testItem';
 import { openDatabase, type Db } from '../db/open';
-import { importPackage, loadAsset, loadTest } from './library';
+import { deletePackage, importPackage, loadAsset, loadTest } from './library';
 
 const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
 const SVG = '<svg xmlns="http://www.w3.org/2000/svg"/>';
@@ -53,17 +53,35 @@ test('a package is kept with its tests, items and the files they use, and no oth
   expect(loadTest(db, 999)).toBeNull();
 });
 
-test('importing again replaces the content, and the test keeps its number', async () => {
-  const before = importPackage(db, packageOf({ a: 'ebb', b: 'flow' }));
-  expect(JSON.stringify(loadTest(db, before.testIds[0] ?? 0)?.items.get('a'))).toContain('ebb');
-  await new Promise((resolve) => setTimeout(resolve, 5));
-  const after = importPackage(db, packageOf({ a: 'spring tide', c: 'neap' }, 'Tides, again'));
-  expect(after).toMatchObject({ testIds: before.testIds, packageId: before.packageId });
-  const content = loadTest(db, after.testIds[0] ?? 0);
-  expect(content?.test.title).toBe('Tides, again');
-  expect(content && itemRefsOf(content.test).map((ref) => ref.identifier)).toEqual(['a', 'c']);
-  expect(JSON.stringify(content?.items.get('a'))).toContain('spring tide');
-  expect(content?.items.has('b')).toBe(false);
+test('importing other content is another version, beside the first; the same content is found again', () => {
+  const first = importPackage(db, packageOf({ a: 'ebb', b: 'flow' }));
+  const second = importPackage(db, packageOf({ a: 'spring tide', c: 'neap' }, 'Tides, again'));
+  expect(second.packageId).not.toBe(first.packageId);
+  const [before, after] = [loadTest(db, first.testIds[0] ?? 0), loadTest(db, second.testIds[0] ?? 0)];
+  expect([before?.test.title, after?.test.title]).toEqual(['Tides', 'Tides, again']);
+  expect(after && itemRefsOf(after.test).map((ref) => ref.identifier)).toEqual(['a', 'c']);
+  expect(JSON.stringify(before?.items.get('a'))).toContain('ebb');
+  expect(importPackage(db, packageOf({ a: 'ebb', b: 'flow' }))).toMatchObject({
+    packageId: first.packageId,
+    testIds: first.testIds,
+    content: null,
+  });
+});
+
+test('two tests are kept in memory side by side, and a version nobody uses can be deleted', () => {
+  const first = importPackage(db, packageOf({ a: 'ebb' }));
+  const second = importPackage(db, packageOf({ a: 'flow' }));
+  const [one, two] = [loadTest(db, first.testIds[0] ?? 0), loadTest(db, second.testIds[0] ?? 0)];
+  expect(loadTest(db, first.testIds[0] ?? 0)).toBe(one);
+  expect(loadTest(db, second.testIds[0] ?? 0)).toBe(two);
+  deletePackage(db, first.packageId);
+  expect(loadTest(db, first.testIds[0] ?? 0)).toBeNull();
+});
+
+test('a stored model that this program did not write is named, not guessed at', () => {
+  const { testIds } = importPackage(db, packageOf({ a: 'ebb' }));
+  db.prepare("UPDATE items SET model = json_remove(model, '$.outcomes')").run();
+  expect(() => loadTest(db, testIds[0] ?? 0)).toThrow(/item a in the library cannot be read: outcomes/);
 });
 
 test('a package that cannot be read leaves the library as it was', () => {

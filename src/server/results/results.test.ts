@@ -81,19 +81,19 @@ async function taken(answers: Record<string, RawResponse>, outcome = '', process
   const { testIds } = importPackage(db, filesFrom(sources(outcome, processing)));
   assign(db, testIds[0] ?? 0, student.id);
   const { attemptId } = beginAttempt(db, student, assignedTests(db, student.id)[0]?.assignmentId ?? 0, 0);
-  resumeAttempt(db, student, attemptId, 'one', 0);
+  const { device } = resumeAttempt(db, student, attemptId, null, 0);
   const events = Object.entries(answers).map(([name, value], i): BrowserEvent => ({
     type: 'answered',
-    device: 'one',
+    device,
     seq: i + 1,
     at: 100 + i,
     item: name,
     responses: { RESPONSE: value },
     how: 'edit',
   }));
-  await saveBatch(db, student, attemptId, { device: 'one', events, cursor: 0 }, 1000);
+  await saveBatch(db, student, attemptId, { device, events, cursor: 0 }, 1000);
   expect(resultFor(db, student, attemptId)).toBeNull();
-  handIn(db, student, attemptId, 'one', 'asked', 2000);
+  handIn(db, student, attemptId, device, 'asked', 2000);
   return attemptId;
 }
 

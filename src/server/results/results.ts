@@ -1,55 +1,14 @@
-import { itemRefsOf } from '@/core/item/test';
-import { correctOf, scoreItem } from '@/core/processing/score';
-import { scoreTest, type ItemOutcome } from '@/core/processing/scoreTest';
-import { toJson, type JsonValue, type Value } from '@/core/content/value';
-import { deliverItem, deliverTest, itemSeed } from '@/core/deliver/deliver';
-import { questionOrder, type DeliveredItem } from '@/core/item/delivered';
+import { itemSeed, deliverItem, triesOf } from '@/core/deliver/deliver';
 import { rawOf, type RawResponse } from '@/core/content/response';
+import type { JsonValue } from '@/core/content/value';
+import type { DeliveredItem } from '@/core/item/delivered';
 import { prepareItem } from '@/core/processing/prepare';
+import { correctOf } from '@/core/processing/score';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
-import { sessionsOf } from '../delivery/itemSessions';
-import { stateOf } from '../delivery/eventLog';
-import { loadTest } from '../library/library';
-import { Refusal } from '../refusal';
+import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
 import type { User } from '../accounts/users';
-
-const inJson = (outcomes: Readonly<Record<string, Value>>): string =>
-  JSON.stringify(Object.fromEntries(Object.entries(outcomes).map(([name, value]) => [name, toJson(value)])));
-
-/** Scores every question this attempt got from its events, then the test, and keeps the results. */
-export function scoreAttempt(db: Db, attempt: Pick<AttemptRow, 'id' | 'test_id' | 'seed'>): void {
-  const { id: attemptId, seed } = attempt;
-  const content = loadTest(db, attempt.test_id);
-  if (!content) throw new Refusal('not-found', 404);
-  const sessions = sessionsOf(db, attemptId);
-  const state = stateOf(db, attemptId);
-  const got = new Set(orderOf(db, attempt).order);
-  const outcomesByRef = new Map<string, ItemOutcome>();
-  for (const ref of itemRefsOf(content.test)) {
-    const item = content.items.get(ref.item);
-    if (!item || !got.has(ref.identifier)) continue;
-    const session = sessions.get(ref.identifier);
-    const { responses = {}, opened = false } = state.items[ref.identifier] ?? {};
-    const ownSeed = itemSeed(seed, ref.identifier);
-    const score = scoreItem(item, responses, { seed: ownSeed, tries: Math.max(1, session?.tries ?? 1) });
-    // An adaptive item was scored try by try; what its last check gave stands.
-    const outcomes = item.adaptive && session ? { ...score.outcomes, ...session.outcomes } : score.outcomes;
-    prepared(
-      db,
-      `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
-       ON CONFLICT (attempt_id, item) DO UPDATE SET outcomes = excluded.outcomes, progress = excluded.progress, scored_by = excluded.scored_by`,
-    ).run(attemptId, ref.identifier, inJson(outcomes), score.progress, score.scoredBy);
-    outcomesByRef.set(ref.identifier, { ...score, item, outcomes, presented: opened });
-  }
-  if (content.test.outcomeProcessing.length === 0) return;
-  prepared(
-    db,
-    `INSERT INTO test_results (attempt_id, outcomes) VALUES (?, ?)
-     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes`,
-  ).run(attemptId, inJson(scoreTest(content.test, outcomesByRef)));
-}
 
 export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
 export interface QuestionResult {
@@ -83,23 +42,16 @@ function verdictOf(
   return maximum !== null && score < maximum ? 'partly' : 'right';
 }
 
-/** The questions of an attempt in the order this student had them. */
-function orderOf(db: Db, attempt: Pick<AttemptRow, 'test_id' | 'seed'>): { title: string; order: string[] } {
-  const content = loadTest(db, attempt.test_id);
-  if (!content) throw new Refusal('not-found', 404);
-  const delivered = deliverTest(content.test, content.items, content.stimuli, attempt.seed);
-  return { title: content.test.title, order: questionOrder(delivered) };
-}
-
 function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   if (attempt.phase !== 'handed-in' || attempt.handed_in_at === null) return null;
-  const { title, order } = orderOf(db, attempt);
+  const plan = planOf(db, attempt);
+  const { title } = plan.content.test;
   const rows = prepared<[string], { item: string; outcomes: string; progress: string; scored_by: string }>(
     db,
     'SELECT item, outcomes, progress, scored_by FROM item_results WHERE attempt_id = ?',
   ).all(attempt.id);
   const byItem = new Map(rows.map((row) => [row.item, row]));
-  const questions = order.flatMap((ref, i): QuestionResult[] => {
+  const questions = plan.places.flatMap(({ ref }, i): QuestionResult[] => {
     const row = byItem.get(ref);
     if (!row) return [];
     const outcomes = JSON.parse(row.outcomes) as Record<string, JsonValue>;
@@ -149,26 +101,29 @@ export function answersFor(
 ): { readonly title: string; readonly questions: readonly AnsweredQuestion[] } | null {
   const attempt = attemptOf(db, user.id, attemptId);
   const result = resultOf(db, attempt);
-  const content = loadTest(db, attempt.test_id);
-  if (!result || !content) return null;
-  const { order } = orderOf(db, attempt);
-  const refs = new Map(itemRefsOf(content.test).map((ref) => [ref.identifier, ref]));
-  const sessions = sessionsOf(db, attemptId);
-  const state = stateOf(db, attemptId);
+  if (!result || attempt.handed_in_at === null) return null;
+  const sitting = sittingOf(db, attempt, attempt.handed_in_at);
+  const { plan } = sitting;
+  const sessions = sessionsIn(sitting);
   const questions = result.questions.flatMap((question): AnsweredQuestion[] => {
-    const ref = refs.get(order[question.number - 1] ?? '');
-    const item = ref && content.items.get(ref.item);
-    if (!ref || !item || !ref.sessionControl.allowReview) return [];
-    const session = sessions.get(ref.identifier) ?? null;
-    const { showFeedback, showSolution } = ref.sessionControl;
-    const correct = correctOf(item, prepareItem(item, itemSeed(attempt.seed, ref.identifier)));
-    const solution = Object.fromEntries([...correct].map(([identifier, value]) => [identifier, rawOf(value)]));
+    const place = plan.places[question.number - 1];
+    if (!place?.source.sessionControl.allowReview) return [];
+    const { ref, item, source } = place;
+    const { showFeedback, showSolution } = source.sessionControl;
+    const own = sitting.state.questions.get(ref);
+    const correct = correctOf(item, prepareItem(item, itemSeed(attempt.seed, ref), own?.templateDefaults));
+    const solution = Object.fromEntries(
+      [...correct].map(([identifier, value]) => [identifier, rawOf(value)]),
+    );
     const known = Object.values(solution).some((response) => response !== null);
+    const submission = plan.parts[place.part]?.part.submission ?? 'simultaneous';
+    const checked = triesOf(item, source.sessionControl, submission) !== null;
+    const session = checked ? (sessions.get(ref) ?? null) : null;
     return [
       {
         ...question,
-        item: deliverItem(item, ref.identifier, attempt.seed, { showFeedback, session }),
-        responses: state.items[ref.identifier]?.responses ?? {},
+        item: deliverItem(item, ref, attempt.seed, { showFeedback, session }),
+        responses: Object.fromEntries(own?.responses ?? []),
         solution: showSolution && known ? solution : null,
       },
     ];
@@ -189,8 +144,8 @@ export function classOverview(db: Db): ClassRow[] {
   const rows = prepared<[], { student: string; title: string; attempt_id: string | null; user_id: number }>(
     db,
     `SELECT u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id
-     FROM assignments a JOIN users u ON u.id = a.user_id JOIN tests t ON t.id = a.test_id
-     LEFT JOIN attempts p ON p.assignment_id = a.id ORDER BY u.display_name, t.title`,
+     FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.assignment_id = a.id
+     JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) ORDER BY u.display_name, t.title`,
   ).all();
   return rows.map((row) => {
     const attempt = row.attempt_id === null ? null : attemptOf(db, row.user_id, row.attempt_id);

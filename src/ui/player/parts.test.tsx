@@ -156,7 +156,6 @@ describe('a question and its answer', () => {
     items: {
       Q1: {
         responses: { R: 'A' },
-        answeredAt: {},
         past: [],
         future: [],
         typing: null,

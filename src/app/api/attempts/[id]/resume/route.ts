@@ -1,12 +1,10 @@
-import { z } from 'zod';
-import { answer, body, student } from '@/app/http';
+import { answer, sessionName, student } from '@/app/http';
 import { database } from '@/server/db/open';
 import { resumeAttempt } from '@/server/delivery/delivery';
-import { device } from '../../device';
 
-export function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+export function POST(_request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answer(async () => {
-    const input = await body(request, z.object({ device }));
-    return resumeAttempt(database(), await student(), (await params).id, input.device, Date.now());
+    const { id } = await params;
+    return resumeAttempt(database(), await student(), id, await sessionName(), Date.now());
   }, true);
 }

@@ -1,12 +1,11 @@
-import { z } from 'zod';
 import { answer, body, student } from '@/app/http';
+import { stopRequest } from '@/core/wire/requests';
 import { database } from '@/server/db/open';
 import { stopAttempt } from '@/server/delivery/delivery';
-import { device } from '../../device';
 
 export function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answer(async () => {
-    const input = await body(request, z.object({ device }));
+    const input = await body(request, stopRequest);
     stopAttempt(database(), await student(), (await params).id, input.device, Date.now());
   }, true);
 }

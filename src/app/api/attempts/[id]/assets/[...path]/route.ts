@@ -1,11 +1,11 @@
 import { answer, student } from '@/app/http';
 import { database } from '@/server/db/open';
-import { attemptAsset } from '@/server/delivery/delivery';
+import { attemptAsset } from '@/server/delivery/content';
 
 export function GET(_request: Request, { params }: { params: Promise<{ id: string; path: string[] }> }) {
   return answer(async () => {
     const { id, path } = await params;
-    const { mediaType, bytes } = attemptAsset(database(), await student(), id, path.join('/'));
+    const { mediaType, bytes } = attemptAsset(database(), await student(), id, path.join('/'), Date.now());
     return new Response(new Uint8Array(bytes), {
       headers: {
         'content-type': mediaType,

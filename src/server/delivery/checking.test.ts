@@ -7,23 +7,25 @@ import { filesAt } from '../library/files';
 import { importPackage } from '../library/library';
 import { answersFor, resultFor } from '../results/results';
 import { assign, assignedTests } from './assignments';
-import { attemptContent, beginAttempt, handIn, resumeAttempt, saveBatch } from './delivery';
+import { attemptContent } from './content';
+import { beginAttempt, handIn, resumeAttempt, saveBatch } from './delivery';
 import { stateOf } from './eventLog';
-import { checkItem } from './itemSessions';
+import { checkItem } from './checking';
 
 let folder: string;
 let db: Db;
 let student: User;
 let attemptId: string;
 let seq = 0;
+let device: string;
 
 const answer = async (item: string, responses: Record<string, string | null>, at: number) => {
   seq += 1;
-  const event = { device: 'one', seq, at, type: 'answered', item, responses, how: 'edit' } as const;
-  await saveBatch(db, student, attemptId, { device: 'one', events: [event], cursor: 0 }, at);
+  const event = { device, seq, at, type: 'answered', item, responses, how: 'edit' } as const;
+  await saveBatch(db, student, attemptId, { device, events: [event], cursor: 0 }, at);
 };
 const check = (item: string, by: string | null, at: number) =>
-  checkItem(db, student, { attemptId, item, by }, 'one', at).item;
+  checkItem(db, student, { attemptId, item, by }, device, at).item;
 const words = (body: unknown) => JSON.stringify(body);
 
 beforeEach(async () => {
@@ -43,7 +45,7 @@ beforeEach(async () => {
   if (!user || !assignment) throw new Error('nothing is assigned');
   student = user;
   attemptId = beginAttempt(db, student, assignment.assignmentId, 1000).attemptId;
-  resumeAttempt(db, student, attemptId, 'one', 1000);
+  device = resumeAttempt(db, student, attemptId, null, 1000).device;
 });
 afterEach(() => {
   db.close();
@@ -51,7 +53,7 @@ afterEach(() => {
 });
 
 test('an adaptive item: a hint, a wrong try, a right one; feedback is seen only when its try has come', async () => {
-  const before = attemptContent(db, student, attemptId).test.items['end-attempt-1'];
+  const before = attemptContent(db, student, attemptId, 1500).test.items['end-attempt-1'];
   expect(before?.tries).toBe(0);
   expect(words(before)).not.toContain('Add 6 hours');
   await answer('end-attempt-1', { RESPONSE: 'A' }, 2000);
@@ -71,7 +73,7 @@ test('a closed question takes no more answers and no more checks', async () => {
   await answer('end-attempt-1', { RESPONSE: 'A' }, 2200);
   expect(stateOf(db, attemptId).items['end-attempt-1']?.responses.RESPONSE).toBe('B');
   expect(() => check('end-attempt-1', null, 2300)).toThrow('closed');
-  handIn(db, student, attemptId, 'one', 'asked', 3000);
+  handIn(db, student, attemptId, device, 'asked', 3000);
   const result = resultFor(db, student, attemptId)?.questions.find((one) => one.verdict === 'right');
   expect(result).toMatchObject({ score: 2, maximum: 2 });
 });
@@ -82,11 +84,11 @@ test('a question that is not checked on the way is not', () => {
 });
 
 test('values are drawn once per attempt, shown, and scored against', async () => {
-  const item = attemptContent(db, student, attemptId).test.items['end-attempt-2'];
+  const item = attemptContent(db, student, attemptId, 1500).test.items['end-attempt-2'];
   const [boarded, more] = [...words(item?.body).matchAll(/"text":"(\d+)"/g)].map((found) => Number(found[1]));
   if (boarded === undefined || more === undefined) throw new Error('no values are shown');
   expect(boarded).toBeGreaterThanOrEqual(12);
-  expect(attemptContent(db, student, attemptId).test.items['end-attempt-2']).toEqual(item);
+  expect(attemptContent(db, student, attemptId, 1500).test.items['end-attempt-2']).toEqual(item);
   await answer('end-attempt-2', { RESPONSE: String(boarded + more) }, 2000);
   expect(words(check('end-attempt-2', null, 2100))).toContain('That is right.');
 });
@@ -94,7 +96,7 @@ test('values are drawn once per attempt, shown, and scored against', async () =>
 test('answers can be looked at again after handing in, with right ones where the test shows them; not before', async () => {
   expect(answersFor(db, student, attemptId)).toBeNull();
   await answer('choice-1', { RESPONSE: 'C' }, 2000);
-  handIn(db, student, attemptId, 'one', 'asked', 3000);
+  handIn(db, student, attemptId, device, 'asked', 3000);
   const question = answersFor(db, student, attemptId)?.questions[0];
   expect(question).toMatchObject({
     verdict: 'wrong',

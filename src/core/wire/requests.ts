@@ -1,0 +1,20 @@
+import * as z from 'zod/mini';
+
+/** What a browser asks of the server besides saving; one schema each, for both ends. */
+const device = z.string().check(z.minLength(1), z.maxLength(100));
+
+export const signInRequest = z.object({
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(100)),
+  password: z.string().check(z.minLength(1), z.maxLength(200)),
+});
+export const stopRequest = z.object({ device });
+export const checkRequest = z.object({
+  device,
+  /** The response of the button inside the question that asked for it; null for the player's own. */
+  by: z.nullable(z.string().check(z.maxLength(200))),
+});
+export const handInRequest = z.object({ device, reason: z.enum(['asked', 'time']) });
+
+export type SignInRequest = z.infer<typeof signInRequest>;
+export type CheckRequest = z.infer<typeof checkRequest>;
+export type HandInRequest = z.infer<typeof handInRequest>;

@@ -1,0 +1,166 @@
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { userById } from '../accounts/users';
+import { assignedTests } from '../delivery/assignments';
+import { stateOf } from '../delivery/eventLog';
+import { resultFor } from '../results/results';
+import { openDatabase } from './open';
+
+/** Databases as older programs left them, with data in them, opened by this one. */
+let folder: string;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'able-upgrade-'));
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+const ITEM = {
+  identifier: 'i',
+  title: 'Ebb',
+  language: null,
+  adaptive: false,
+  timeDependent: false,
+  responses: [
+    {
+      identifier: 'RESPONSE',
+      cardinality: 'single',
+      baseType: 'string',
+      defaultValue: null,
+      correctResponse: { cardinality: 'single', baseType: 'string', value: 'ebb' },
+      mapping: null,
+      areaMapping: null,
+    },
+  ],
+  outcomes: [
+    {
+      identifier: 'SCORE',
+      cardinality: 'single',
+      baseType: 'float',
+      defaultValue: null,
+      normalMaximum: 1,
+      normalMinimum: null,
+      externalScored: null,
+      lookupTable: null,
+    },
+  ],
+  templates: [],
+  stimuli: [],
+  body: [{ kind: 'text', text: 'Ebb or flow?' }],
+  rubrics: [],
+  feedback: [],
+  templateProcessing: [],
+  responseProcessing: { kind: 'template', template: 'match_correct' },
+};
+const CONTROL = {
+  maxAttempts: 1,
+  showFeedback: false,
+  allowReview: true,
+  showSolution: false,
+  allowSkipping: true,
+  validateResponses: false,
+};
+const LIMITS = { minimum: null, maximum: 600 };
+/** A test as the first reader made it: without rules, feedback and late submission. */
+const TEST = {
+  identifier: 't',
+  title: 'Tides',
+  timeLimits: LIMITS,
+  outcomes: [],
+  rubrics: [],
+  outcomeProcessing: [],
+  parts: [
+    {
+      identifier: 'p',
+      title: '',
+      navigation: 'nonlinear',
+      submission: 'simultaneous',
+      timeLimits: { minimum: null, maximum: null },
+      sections: [
+        {
+          kind: 'section',
+          identifier: 's',
+          title: '',
+          visible: true,
+          keepTogether: true,
+          required: false,
+          fixed: false,
+          rubrics: [],
+          timeLimits: { minimum: null, maximum: null },
+          selection: null,
+          shuffle: false,
+          children: [
+            {
+              kind: 'item',
+              identifier: 'i',
+              item: 'i',
+              categories: [],
+              weights: {},
+              required: false,
+              fixed: false,
+              timeLimits: { minimum: null, maximum: null },
+              sessionControl: CONTROL,
+            },
+          ],
+        },
+      ],
+    },
+  ],
+};
+const events = [
+  ['server', 1, { type: 'begun', device: 'server', seq: 1, at: 1000, limit: 600_000 }],
+  [
+    'page',
+    1,
+    {
+      type: 'answered',
+      device: 'page',
+      seq: 1,
+      at: 2000,
+      item: 'i',
+      responses: { RESPONSE: 'ebb' },
+      how: 'edit',
+    },
+  ],
+] as const;
+
+const EARLIER = readdirSync('src/server/db/migrations')
+  .filter((name) => name.endsWith('.sql'))
+  .sort()
+  .slice(0, -1);
+
+test.each(EARLIER)('a database left at %s: its people, tests, attempts and answers are there', (until) => {
+  const path = join(folder, 'old.sqlite');
+  const old = openDatabase(path, { until });
+  old.exec(`INSERT INTO users (id, sign_in_name, display_name, role, password_hash, created_at) VALUES (1, 'wren', 'Wren', 'student', 'x', 1);
+    INSERT INTO packages (id, identifier, imported_at, problems) VALUES (1, 'shore', 1, '[]');`);
+  old
+    .prepare('INSERT INTO items (package_id, identifier, model) VALUES (1, ?, ?)')
+    .run('i', JSON.stringify(ITEM));
+  old
+    .prepare('INSERT INTO tests (id, package_id, identifier, title, model) VALUES (1, 1, ?, ?, ?)')
+    .run('t', 'Tides', JSON.stringify(TEST));
+  old.exec(`INSERT INTO assignments (id, test_id, user_id, created_at) VALUES (1, 1, 1, 1);
+    INSERT INTO attempts (id, assignment_id, user_id, seed, device, phase, limit_ms, used_ms, running_since, last_alive_at, begun_at)
+      VALUES ('a', 1, 1, 'seed', 'page', 'running', 600000, 0, 1000, 2000, 1000);`);
+  for (const [device, seq, body] of events)
+    old
+      .prepare(
+        'INSERT INTO events (attempt_id, device, seq, at, received_at, body) VALUES (?, ?, ?, ?, ?, ?)',
+      )
+      .run('a', device, seq, body.at, body.at, JSON.stringify(body));
+  old.close();
+
+  const db = openDatabase(path);
+  const user = userById(db, 1);
+  expect(user?.displayName).toBe('Wren');
+  expect(assignedTests(db, 1)[0]).toMatchObject({
+    title: 'Tides',
+    questions: 1,
+    timeLimit: 600,
+    state: 'stopped',
+  });
+  expect(stateOf(db, 'a').items.i?.responses).toEqual({ RESPONSE: 'ebb' });
+  expect(db.prepare('SELECT id, acknowledged FROM devices').all()).toEqual([{ id: 'page', acknowledged: 1 }]);
+  if (user) expect(resultFor(db, user, 'a')).toBeNull();
+  db.close();
+});

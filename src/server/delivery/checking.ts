@@ -1,0 +1,70 @@
+import { may } from '@/core/attempt/may';
+import { deliverItem, triesOf } from '@/core/deliver/deliver';
+import type { DeliveredItem } from '@/core/item/delivered';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { Refusal } from '../refusal';
+import { attemptOf, say } from './attempts';
+import { forgetAssets } from './content';
+import { deviceOf } from './devices';
+import { stateOf } from './eventLog';
+import { sittingOf } from './sittings';
+
+export interface Check {
+  readonly attemptId: string;
+  /** What the question is called in this attempt. */
+  readonly item: string;
+  /** The response of the end attempt button that asked; null for the player's own. */
+  readonly by: string | null;
+}
+
+/**
+ * Checks the answer to one question now (QTI 3.0, "end attempt"): scores it, and gives the question back with the feedback that
+ * may be seen. Answers already sent count; the browser sends what it holds first.
+ * @throws Refusal `moved`, `not-found`, `stopped`, `handed-in`, `time-over`, `closed` when the question takes no more tries,
+ * `needs-answer`, `not-valid`
+ */
+export function checkItem(
+  db: Db,
+  user: User,
+  { attemptId, item: ref, by }: Check,
+  device: string,
+  now: number,
+): { item: DeliveredItem } {
+  return db
+    .transaction(() => {
+      const attempt = attemptOf(db, user.id, attemptId);
+      deviceOf(db, attemptId, device);
+      if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
+      const refused = may(stateOf(db, attemptId), { type: 'check', item: ref }, now);
+      if (refused !== null && refused !== 'not-shown') throw new Refusal(refused, 409);
+      const sitting = sittingOf(db, attempt, now);
+      const place = sitting.plan.placeOf(ref);
+      if (!place) throw new Refusal('not-found', 404);
+      const { item, source } = place;
+      const submission = sitting.plan.parts[place.part]?.part.submission ?? 'simultaneous';
+      const allowed = triesOf(item, source.sessionControl, submission);
+      if (allowed === null) throw new Refusal('closed', 409);
+      const taken = sitting.take({ do: 'check', ref, by });
+      if (!taken.ok) throw new Refusal(refusalFor(taken.refused), 409);
+      const after = sitting.state.questions.get(ref);
+      const tries = after?.attempts ?? 1;
+      const closed = item.adaptive ? (after?.completed ?? false) : allowed > 0 && tries >= allowed;
+      say(db, attempt, { type: 'checked', item: ref, tries, closed, by }, now);
+      forgetAssets(db, attemptId);
+      return {
+        item: deliverItem(item, ref, attempt.seed, {
+          tries: allowed,
+          showFeedback: source.sessionControl.showFeedback,
+          session: { tries, outcomes: after?.score?.outcomes ?? {} },
+        }),
+      };
+    })
+    .immediate();
+}
+
+/** A sitting's refusal of a check, in the words of the server. */
+function refusalFor(refused: string): Refusal['code'] {
+  const known = ['needs-answer', 'not-valid', 'time-over', 'stopped', 'handed-in', 'not-shown'] as const;
+  return known.find((one) => one === refused) ?? 'closed';
+}

@@ -1,0 +1,73 @@
+import { assetsOf, deliverTest } from '@/core/deliver/deliver';
+import type { DeliveredTest } from '@/core/item/delivered';
+import type { AccessNeeds } from '@/core/needs';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { loadAsset } from '../library/library';
+import { Refusal } from '../refusal';
+import { attemptOf, type AttemptRow } from './attempts';
+import { contentOf, sessionsIn, sittingOf } from './sittings';
+
+export interface AttemptContent {
+  readonly test: DeliveredTest;
+  readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
+}
+
+function deliveredNow(db: Db, attempt: AttemptRow, now: number): DeliveredTest {
+  const sitting = sittingOf(db, attempt, now);
+  return deliverTest(contentOf(db, attempt), sitting.plan.form, sessionsIn(sitting));
+}
+
+/**
+ * Everything the browser needs for the attempt: questions, passages and what is set for this student. No keys.
+ * @throws Refusal `not-found`; `stopped` or `handed-in` while nothing may be seen
+ */
+export function attemptContent(db: Db, user: User, attemptId: string, now: number): AttemptContent {
+  const attempt = attemptOf(db, user.id, attemptId);
+  if (attempt.phase !== 'running')
+    throw new Refusal(attempt.phase === 'not-started' ? 'not-begun' : attempt.phase, 409);
+  return {
+    test: deliveredNow(db, attempt, now),
+    student: { displayName: user.displayName, needs: user.needs },
+  };
+}
+
+const KEPT = 2_000;
+const shown = new WeakMap<Db, Map<string, ReadonlySet<string>>>();
+
+/** What an attempt shows has changed: feedback was earned. */
+export function forgetAssets(db: Db, attemptId: string): void {
+  shown.get(db)?.delete(attemptId);
+}
+
+function assetsNow(db: Db, attempt: AttemptRow, now: number): ReadonlySet<string> {
+  const cache = shown.get(db) ?? new Map<string, ReadonlySet<string>>();
+  shown.set(db, cache);
+  const known = cache.get(attempt.id);
+  if (known) return known;
+  const assets = assetsOf(deliveredNow(db, attempt, now));
+  cache.set(attempt.id, assets);
+  const [oldest] = cache.keys();
+  if (cache.size > KEPT && oldest !== undefined) cache.delete(oldest);
+  return assets;
+}
+
+/**
+ * A picture of what this student may see now: in a running attempt what its questions show, afterwards what the answers page
+ * shows again. Pictures of feedback not earned, and of rubric blocks for others, are not there.
+ * @throws Refusal `not-found`
+ */
+export function attemptAsset(
+  db: Db,
+  user: User,
+  attemptId: string,
+  path: string,
+  now: number,
+): { mediaType: string; bytes: Buffer } {
+  const attempt = attemptOf(db, user.id, attemptId);
+  const visible = attempt.phase === 'running' || attempt.phase === 'handed-in';
+  if (!visible || !assetsNow(db, attempt, now).has(path)) throw new Refusal('not-found', 404);
+  const asset = loadAsset(db, contentOf(db, attempt).packageId, path);
+  if (!asset) throw new Refusal('not-found', 404);
+  return asset;
+}

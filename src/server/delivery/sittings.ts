@@ -1,0 +1,60 @@
+import { sittingFrom } from '@/core/attempt/sitting';
+import { drawForm, type Form } from '@/core/sitting/form';
+import { Plan } from '@/core/sitting/plan';
+import type { Sitting } from '@/core/sitting/sitting';
+import type { ItemSession } from '@/core/deliver/deliver';
+import type { ServerEvent } from '@/core/attempt/events';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { loadTest, type TestContent } from '../library/library';
+import { Refusal } from '../refusal';
+import type { AttemptRow } from './attempts';
+import { eventsOf } from './eventLog';
+
+/** The version of the test an attempt was begun on. @throws Refusal `not-found` */
+export function contentOf(db: Db, attempt: Pick<AttemptRow, 'test_id'>): TestContent {
+  const content = loadTest(db, attempt.test_id);
+  if (!content) throw new Refusal('not-found', 404);
+  return content;
+}
+
+/** Plans kept in memory: of that many attempts that are being saved to. */
+const KEPT_PLANS = 20_000;
+const plans = new WeakMap<Db, Map<string, Plan>>();
+
+/** An attempt's form laid over its content. Neither ever changes, so it is kept in memory. */
+export function planOf(db: Db, attempt: Pick<AttemptRow, 'id' | 'test_id' | 'seed'>): Plan {
+  const cache = plans.get(db) ?? new Map<string, Plan>();
+  plans.set(db, cache);
+  const known = cache.get(attempt.id);
+  if (known) return known;
+  const content = contentOf(db, attempt);
+  const plan = new Plan(content, formOf(db, attempt, content));
+  cache.set(attempt.id, plan);
+  const [oldest] = cache.keys();
+  if (cache.size > KEPT_PLANS && oldest !== undefined) cache.delete(oldest);
+  return plan;
+}
+
+function formOf(db: Db, attempt: Pick<AttemptRow, 'id' | 'seed'>, content: TestContent): Form {
+  const row = prepared<[string], { body: string }>(
+    db,
+    "SELECT body FROM events WHERE attempt_id = ? AND device = 'server' ORDER BY seq LIMIT 1",
+  ).get(attempt.id);
+  const begun = row ? (JSON.parse(row.body) as ServerEvent) : null;
+  return (begun?.type === 'begun' ? begun.form : undefined) ?? drawForm(content.test, attempt.seed);
+}
+
+/** How an attempt stands at a moment by the rules of its test. */
+export function sittingOf(db: Db, attempt: AttemptRow, now: number): Sitting {
+  return sittingFrom(contentOf(db, attempt), attempt.seed, eventsOf(db, attempt.id), now);
+}
+
+/** The questions whose answers were checked on the way, with what the last check gave. */
+export function sessionsIn(sitting: Sitting): Map<string, ItemSession> {
+  return new Map(
+    [...sitting.state.questions].flatMap(([ref, { attempts, score }]) =>
+      attempts > 0 && score ? [[ref, { tries: attempts, outcomes: score.outcomes }] as const] : [],
+    ),
+  );
+}
