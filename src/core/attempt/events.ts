@@ -27,11 +27,12 @@ export type ServerEvent = Stamp &
         /** What this attempt drew. Attempts begun before forms were kept have none; theirs is drawn again from the seed. */
         readonly form?: Form;
       }
-    | { readonly type: 'resumed'; readonly by: string }
+    /** By the student in a page, or by whoever supervises: each lets go of what they hold. */
+    | { readonly type: 'resumed'; readonly by: string; readonly proctor?: boolean }
     | {
         readonly type: 'stopped';
-        /** `lost`: no sign of life; `moved`: another browser took over. */
-        readonly reason: 'asked' | 'lost' | 'moved';
+        /** `lost`: no sign of life; `moved`: another browser took over; `proctor`: whoever supervises holds it. */
+        readonly reason: 'asked' | 'lost' | 'moved' | 'proctor';
         /** Milliseconds without a sign of life that were not counted; for whoever supervises. */
         readonly unseen?: number;
       }

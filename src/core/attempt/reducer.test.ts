@@ -151,7 +151,7 @@ const anyEvent: fc.Arbitrary<Unnumbered> = fc.oneof(
 );
 const events = fc
   .array(fc.tuple(anyEvent, fc.constantFrom('page 1', 'page 2')), { maxLength: 60 })
-  .map((list) => list.map(([event, device], i) => ({ ...event, device, seq: i + 1 }) as AttemptEvent));
+  .map((list) => list.map(([event, device], i) => ({ ...event, device, seq: i + 1 })));
 /** What the server says of an attempt that is stopped, gone on with, and handed in. */
 const said: readonly AttemptEvent[] = [
   { type: 'begun', device: 'server', seq: 1, at: 0, limit: 45 * MINUTE, form },

@@ -7,10 +7,12 @@ import {
   NEW_ATTEMPT,
   type AttemptState,
   type Highlight,
+  type Holder,
   type ItemState,
   type Responses,
 } from './state';
 import { own } from '../own';
+import type { Millis } from './timing';
 
 /** Steps of undo kept per question. */
 const UNDO_DEPTH = 60;
@@ -94,6 +96,22 @@ function wordsFrom(
   return text;
 }
 
+const HOLDER_OF: Readonly<Record<Extract<AttemptEvent, { type: 'stopped' }>['reason'], Holder>> = {
+  asked: 'student',
+  proctor: 'proctor',
+  lost: 'lost',
+  moved: 'lost',
+};
+const withHolder = (holds: readonly Holder[], holder: Holder): readonly Holder[] =>
+  holds.includes(holder) ? holds : [...holds, holder];
+
+/** The stretch that runs is closed and counted. */
+function halted(state: AttemptState, at: Millis): AttemptState {
+  const { runningSince, used } = state.timing;
+  const stretch = runningSince === null ? 0 : Math.max(0, at - runningSince);
+  return { ...state, timing: { ...state.timing, used: used + stretch, runningSince: null } };
+}
+
 /** Units kept as seen per question, and highlights per text: more than any question has. */
 const MOST = { seen: 2_000, highlights: 2_000 } as const;
 
@@ -114,21 +132,24 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
         phase: 'running',
         timing: { limit: event.limit, used: 0, runningSince: event.at },
       };
-    case 'resumed':
+    case 'resumed': {
       if (state.phase !== 'stopped') return state;
-      return { ...state, phase: 'running', timing: { ...state.timing, runningSince: event.at } };
-    case 'stopped':
-    case 'handed-in': {
-      if (state.phase !== 'running' && !(state.phase === 'stopped' && event.type === 'handed-in'))
-        return state;
-      const { runningSince, used } = state.timing;
-      const stretch = runningSince === null ? 0 : Math.max(0, event.at - runningSince);
-      return {
-        ...state,
-        phase: event.type === 'stopped' ? 'stopped' : 'handed-in',
-        timing: { ...state.timing, used: used + stretch, runningSince: null },
-      };
+      const holds = state.holds.filter((one) => (one === 'proctor') !== (event.proctor ?? false));
+      if (holds.length > 0) return { ...state, holds };
+      return { ...state, holds, phase: 'running', timing: { ...state.timing, runningSince: event.at } };
     }
+    case 'stopped':
+      return state.phase === 'running' || state.phase === 'stopped'
+        ? {
+            ...halted(state, event.at),
+            phase: 'stopped',
+            holds: withHolder(state.holds, HOLDER_OF[event.reason]),
+          }
+        : state;
+    case 'handed-in':
+      return state.phase === 'running' || state.phase === 'stopped'
+        ? { ...halted(state, event.at), phase: 'handed-in', holds: [] }
+        : state;
     case 'answered':
       return withItem(state, event.item, (item) => answer(item, event));
     case 'checked':

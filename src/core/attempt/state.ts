@@ -29,10 +29,16 @@ export interface ItemState {
   readonly struck: Readonly<Record<string, readonly string[]>>;
 }
 
+/** Who keeps an attempt from running: the student who stopped it, whoever supervises, or the loss of its page. */
+export const HOLDERS = ['student', 'proctor', 'lost'] as const;
+export type Holder = (typeof HOLDERS)[number];
+
 export interface AttemptState {
   /** What this attempt drew; null before it has begun, and of attempts begun before forms were kept. */
   readonly form: Form | null;
   readonly phase: 'not-started' | 'running' | 'stopped' | 'handed-in';
+  /** The clock runs while nobody holds it. */
+  readonly holds: readonly Holder[];
   readonly timing: Timing;
   readonly current: string | null;
   readonly items: Readonly<Record<string, ItemState>>;
@@ -58,6 +64,7 @@ export const NEW_ITEM: ItemState = {
 export const NEW_ATTEMPT: AttemptState = {
   form: null,
   phase: 'not-started',
+  holds: [],
   timing: { limit: null, used: 0, runningSince: null },
   current: null,
   items: {},

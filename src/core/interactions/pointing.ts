@@ -46,12 +46,6 @@ export const movePoint = (
 export const removePoint = (points: readonly PicturePoint[], index: number): PicturePoint[] =>
   points.filter((_, i) => i !== index);
 
-/** Keeps a point on the picture. */
-export const inPicture = ({ x, y }: PicturePoint, width: number, height: number): PicturePoint => ({
-  x: Math.max(0, Math.min(width, x)),
-  y: Math.max(0, Math.min(height, y)),
-});
-
 /** Progress of points: as many as asked for. */
 export function pointProgress(response: RawResponse, { minimum, maximum }: Counts): Progress {
   const set = pointsOf(response).length;

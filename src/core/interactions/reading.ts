@@ -41,7 +41,7 @@ export interface InteractionReader<Model extends InteractionBase = InteractionMo
 export function defineReader<Model extends InteractionModel>(
   reader: InteractionReader<Model>,
 ): InteractionReader {
-  return reader as unknown as InteractionReader;
+  return reader;
 }
 
 /** The attributes all choices share (QTI 3.0, "choice"). */

@@ -96,14 +96,14 @@ function primePowers(base: Quotient, exponent: Quotient, field: Field): Quotient
 }
 
 /** The multiple of π an angle is: from degrees, or a rational times π. */
-function turnsOfPi(angle: Quotient, field: Field): q.Rational | null {
+function turnsOfPi(angle: Quotient): q.Rational | null {
   if (p.isZero(angle.num)) return q.ZERO;
   const [term, more] = [...angle.num.values()];
   const den = p.asRational(angle.den);
   if (!term || more || !den) return null;
   const c = q.divide(term.c, den);
   if (term.m.key === '°^1/1') return q.divide(c, q.rational(180));
-  return term.m.key === 'pi^1/1' ? c : field.asRational(angle) && q.isZero(c) ? q.ZERO : null;
+  return term.m.key === 'pi^1/1' ? c : null;
 }
 
 /** sin(kπ/12) for the angles whose sine is a single surd: multiples of 30° and 45°. */
@@ -128,7 +128,7 @@ function exactSine(turns: q.Rational, field: Field): Quotient | null {
 function functionValue(node: Extract<MathNode, { t: 'fn' }>, field: Field): Quotient {
   const arg = exactValue(node.arg, field);
   const one = field.constant(q.ONE);
-  const turns = turnsOfPi(arg, field);
+  const turns = turnsOfPi(arg);
   const sine = (of: Quotient, shift: q.Rational): Quotient => {
     const exact = turns && exactSine(q.add(turns, shift), field);
     if (exact) return exact;

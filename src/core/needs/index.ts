@@ -1,16 +1,13 @@
 import { z } from 'zod';
 import { SCHEME_IDS } from '../view/schemes';
 
-/** Extra-time factors in use (work.md C1: common practice). */
-export const TIME_MULTIPLIERS = [1, 1.25, 1.5, 2] as const;
-
 /** What a teacher has set for a student; already on when a test opens. */
 export const accessNeeds = z.object({
   timeMultiplier: z.union([z.literal(1), z.literal(1.25), z.literal(1.5), z.literal(2)]).default(1),
   scheme: z.enum(SCHEME_IDS).default('paper'),
   magnification: z.number().min(1).max(4).default(1),
-  /** Tools that are on from the start. */
-  toolsOn: z.array(z.enum(['line-reader', 'eliminator'])).default([]),
+  /** Ids of tools that are on from the start; one this product has not is passed over. */
+  toolsOn: z.array(z.string().max(100)).max(100).default([]),
 });
 export type AccessNeeds = z.infer<typeof accessNeeds>;
 

@@ -26,6 +26,8 @@ export interface AttemptRow {
   readonly event_count: number;
   readonly event_letters: number;
   readonly server_seq: number;
+  /** JSON: who keeps it from running. */
+  readonly holds: string;
 }
 
 /** An attempt of this person. @throws Refusal `not-found`, also for somebody else's */
@@ -48,6 +50,7 @@ export const timingOf = (row: AttemptRow): Timing => ({
 export const standingState = (row: AttemptRow): AttemptState => ({
   ...NEW_ATTEMPT,
   phase: row.phase,
+  holds: JSON.parse(row.holds) as AttemptState['holds'],
   timing: timingOf(row),
 });
 
@@ -60,11 +63,11 @@ export function say(db: Db, row: AttemptRow, action: ServerAction, at: number): 
   const event = { ...action, device: SERVER, seq: row.server_seq + 1, at };
   if (!appendEvent(db, row.id, event, at))
     throw new Error(`event ${event.seq} of the server was there already (attempt ${row.id})`);
-  const { phase, timing } = reduce(standingState(row), event);
+  const { phase, timing, holds } = reduce(standingState(row), event);
   const paused = phase === 'stopped' || phase === 'handed-in';
   const after = prepared<unknown[], AttemptRow>(
     db,
-    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, server_seq = ?,
+    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, server_seq = ?, holds = ?,
        last_alive_at = max(last_alive_at, ?), paused_at = CASE WHEN ? THEN ? ELSE paused_at END,
        handed_in_at = CASE WHEN ? = 'handed-in' THEN coalesce(handed_in_at, ?) END WHERE id = ? RETURNING *`,
   ).get(
@@ -73,6 +76,7 @@ export function say(db: Db, row: AttemptRow, action: ServerAction, at: number): 
     timing.used,
     timing.runningSince,
     event.seq,
+    JSON.stringify(holds),
     at,
     Number(paused && phase !== row.phase),
     at,

@@ -11,6 +11,7 @@ import { AnswerView } from './AnswerView';
 import styles from './entry.module.css';
 import { Page } from './Page';
 import { ICONS, type Verdict } from './Score';
+import { Press } from '../kit/Button';
 
 interface Question {
   readonly number: number;
@@ -53,9 +54,8 @@ function Questions({ attemptId, title, questions }: Omit<Props, 'name' | 'needs'
         {questions.map((one, i) => {
           const Icon = ICONS[one.verdict];
           return (
-            <button
+            <Press
               key={one.number}
-              type="button"
               className={styles.number}
               aria-current={i === at ? 'true' : undefined}
               aria-label={`${t('question', { number: one.number })}: ${score(`verdict.${one.verdict}`)}`}
@@ -63,7 +63,7 @@ function Questions({ attemptId, title, questions }: Omit<Props, 'name' | 'needs'
             >
               {one.number}
               <Icon size="0.9em" aria-hidden="true" />
-            </button>
+            </Press>
           );
         })}
       </nav>

@@ -2,6 +2,7 @@
 
 import { useTranslations } from 'use-intl';
 import styles from './player.module.css';
+import { Button } from '../kit/Button';
 
 interface CoverProps {
   readonly title: string;
@@ -17,9 +18,9 @@ export function Cover({ title, text, action }: CoverProps) {
         <h1>{title}</h1>
         <p>{text}</p>
         {action && (
-          <button type="button" className={styles.cardButton} onClick={action.act}>
+          <Button look="main" onClick={action.act}>
             {action.words}
-          </button>
+          </Button>
         )}
       </div>
     </main>

@@ -1,11 +1,14 @@
 'use client';
 
-import { createContext, useContext, useSyncExternalStore } from 'react';
+import { createContext, useContext, useMemo, useSyncExternalStore } from 'react';
 import type { BrowserAction } from '@/core/attempt/events';
-import { itemOf, type AttemptState, type ItemState } from '@/core/attempt/state';
-import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
+import type { AttemptState } from '@/core/attempt/state';
+import type { DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 import type { Layout } from '@/core/view/layout';
+import { own } from '@/core/own';
+import type { Kept, PageLook, ToolState } from '../tools/types';
+import { readKept } from './keptState';
 import type { AttemptSession, SessionStatus } from './session/session';
 
 /** What the parts of the question screen share. One attempt, one place. */
@@ -15,6 +18,8 @@ export interface PlayerValue {
   readonly studentName: string;
   readonly needs: AccessNeeds;
   readonly layout: Layout;
+  /** The page's colours and size, as needs and tools have them. */
+  readonly look: PageLook;
   /** Where a picture of the package is shown from. */
   readonly assetUrl: (path: string) => string;
   /** Says something to a screen reader, politely. */
@@ -45,18 +50,16 @@ export function useStatus(): SessionStatus {
   return useSyncExternalStore(session.subscribe, session.getStatus, session.getStatus);
 }
 
-/** The question on the screen. */
-export function useCurrentItem(): { item: DeliveredItem; state: ItemState; ref: string } | null {
-  const { test } = usePlayer();
-  const ref = useAttempt((state) => state.current);
-  const own = useAttempt((state) => (state.current === null ? null : itemOf(state, state.current)));
-  const item = ref === null ? undefined : test.items[ref];
-  return ref !== null && own && item ? { item, state: own, ref } : null;
-}
-
-/** What a tool keeps, with its own defaults under it. */
-export function useToolState<T extends object>(tool: string, defaults: T): [T, (change: Partial<T>) => void] {
-  const { dispatch } = usePlayer();
-  const kept = useAttempt((state) => state.tools[tool]);
-  return [{ ...defaults, ...kept }, (change) => dispatch({ type: 'tool-kept', tool, state: { ...change } })];
+/** What a tool or a part of the screen keeps in this attempt, and the way to change some of it. */
+export function useKept<State extends Kept>(
+  owner: string,
+  state: Pick<ToolState<State>, 'schema' | 'initial'>,
+): [State, (change: Partial<State>) => void] {
+  const { dispatch, needs } = usePlayer();
+  const kept = useAttempt(({ tools }) => own(tools, owner));
+  const read = useMemo(
+    () => readKept(kept ? { [owner]: kept } : {}, owner, state, needs),
+    [kept, needs, owner, state],
+  );
+  return [read, (change) => dispatch({ type: 'tool-kept', tool: owner, state: { ...change } })];
 }

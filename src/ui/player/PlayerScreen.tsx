@@ -4,21 +4,23 @@ import { startTransition, useCallback, useEffect, useRef, useState, type RefObje
 import { Panel, PanelGroup, PanelResizeHandle } from 'react-resizable-panels';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
+import { AT_QUESTION, type Position } from '@/core/attempt/position';
 import { itemOf } from '@/core/attempt/state';
+import { own } from '@/core/own';
 import { questionOrder, type DeliveredTest } from '@/core/item/delivered';
 import { useHandler } from '../kit/useHandler';
-import { TOOLS } from '../tools';
 import { ReminderDialog } from './dialogs/ReminderDialog';
 import { Header } from './header/Header';
-import { useAttempt, usePlayer, useToolState } from './PlayerContext';
+import { toolsFor } from './keptState';
+import { useAttempt, useKept, usePlayer } from './PlayerContext';
 import styles from './player.module.css';
 import { Review } from './review/Review';
 import { SheetPlace, useDrawnAhead } from './sheets/drawnAhead';
-import { SHEETS, type SheetsState } from './sheets/GrowButton';
+import { SHEETS } from './sheets/GrowButton';
 import { PassageSheet } from './sheets/PassageSheet';
 import { QuestionSheet } from './sheets/QuestionSheet';
 import type { Unit } from './sheets/units';
-import { ToolRail, useToolSwitch } from './ToolRail';
+import { ToolRail, useToolSwitches } from './ToolRail';
 import { Trail } from './trail/Trail';
 import { useKeys } from './useKeys';
 
@@ -27,8 +29,9 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const t = useTranslations('player');
   const { test, layout, dispatch } = usePlayer();
   const current = useAttempt((state) => state.current);
-  const [reviewing, setReviewing] = useState(false);
-  const [fromReview, setFromReview] = useState(false);
+  const [position, setPosition] = useState<Position>(AT_QUESTION);
+  const reviewing = position.kind === 'review';
+  const fromReview = position.kind === 'question' && position.fromReview;
   const [openTool, setOpenTool] = useState<string | null>(null);
   const pageRef = useRef<HTMLDivElement>(null);
   const shownRef = useRef<string | null>(null);
@@ -50,8 +53,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
 
   const goTo = useHandler((ref: string) =>
     leave(() => {
-      setFromReview(false);
-      setReviewing(false);
+      setPosition(AT_QUESTION);
       if (ref !== current) open(ref);
     }),
   );
@@ -61,7 +63,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   });
   const review = useHandler(() =>
     leave(() => {
-      setReviewing(true);
+      setPosition({ kind: 'review' });
       pageRef.current?.scrollTo({ top: 0 });
     }),
   );
@@ -103,8 +105,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
               pageRef={pageRef}
               onHandedIn={onHandedIn}
               onGo={(ref) => {
-                setReviewing(false);
-                setFromReview(true);
+                setPosition({ kind: 'question', fromReview: true });
                 open(ref);
               }}
             />
@@ -158,7 +159,7 @@ interface SheetsProps {
 function Sheets({ question, passage }: SheetsProps) {
   const t = useTranslations('passage');
   const { layout } = usePlayer();
-  const [{ share, alone }, keep] = useToolState<SheetsState>('sheets', SHEETS);
+  const [{ share, alone }, keep] = useKept('sheets', SHEETS);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   if (!passage)
     return (
@@ -238,28 +239,31 @@ interface KeyTargets {
   readonly reviewing: boolean;
 }
 
-/** The Alt keys of the screen. */
+/** The Alt keys of the screen and of every tool the student has here. */
 function usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing }: KeyTargets): void {
-  const { session, dispatch } = usePlayer();
-  const [lineReader, highlighter, eliminator, magnifier, colours] = TOOLS;
-  const switches = {
-    'line-reader': useToolSwitch(lineReader as (typeof TOOLS)[number]),
-    eliminator: useToolSwitch(eliminator as (typeof TOOLS)[number]),
+  const { session, dispatch, needs, test } = usePlayer();
+  const switchTool = useToolSwitches();
+  const flag = () => {
+    if (current !== null)
+      dispatch({ type: 'flagged', item: current, on: !itemOf(session.getState(), current).flagged });
   };
-  const panel = (id: string | undefined) => () =>
-    setOpenTool(openTool === id || id === undefined ? null : id);
-  useKeys({
-    next: () => !reviewing && step(1),
-    back: () => !reviewing && step(-1),
-    flag: () => {
-      if (current !== null)
-        dispatch({ type: 'flagged', item: current, on: !itemOf(session.getState(), current).flagged });
-    },
-    review,
-    'line-reader': switches['line-reader'].toggle,
-    highlighter: panel(highlighter?.id),
-    eliminator: switches.eliminator.toggle,
-    magnifier: panel(magnifier?.id),
-    colours: panel(colours?.id),
-  });
+  const tools = toolsFor(needs, current === null ? null : (own(test.items, current) ?? null));
+  useKeys(
+    new Map<string, () => void>([
+      ['next', () => !reviewing && step(1)],
+      ['back', () => !reviewing && step(-1)],
+      ['flag', flag],
+      ['review', review],
+      ...tools.map(
+        (tool) =>
+          [
+            tool.id,
+            () =>
+              tool.button === 'switch'
+                ? switchTool(tool)
+                : setOpenTool(openTool === tool.id ? null : tool.id),
+          ] as const,
+      ),
+    ]),
+  );
 }

@@ -3,10 +3,12 @@
 import { Wrench, X } from 'lucide-react';
 import { memo, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { TOOLS } from '../tools';
-import type { ToolDefinition } from '../tools/types';
+import { own } from '@/core/own';
+import type { Kept, ToolDefinition } from '../tools/types';
 import styles from './toolRail.module.css';
-import { usePlayer, useToolState } from './PlayerContext';
+import { readKept, toolsFor } from './keptState';
+import { useAttempt, useKept, usePlayer } from './PlayerContext';
+import { Press } from '../kit/Button';
 
 interface Props {
   readonly openTool: string | null;
@@ -16,7 +18,9 @@ interface Props {
 /** The named tools beside the sheets, and the panel of the one that is open. */
 export const ToolRail = memo(function ToolRail({ openTool, onOpenTool }: Props) {
   const t = useTranslations('tools');
-  const { layout } = usePlayer();
+  const { layout, needs, test } = usePlayer();
+  const current = useAttempt((state) => state.current);
+  const tools = toolsFor(needs, current === null ? null : (own(test.items, current) ?? null));
   const [shown, setShown] = useState(false);
   const narrow = layout === 'narrow';
   const expanded = shown || openTool !== null;
@@ -27,14 +31,14 @@ export const ToolRail = memo(function ToolRail({ openTool, onOpenTool }: Props) 
   return (
     <aside className={styles.rail} aria-label={t('label')} data-narrow={narrow || undefined}>
       {narrow && (
-        <button type="button" className={styles.toggle} aria-expanded={expanded} onClick={toggleAll}>
+        <Press className={styles.toggle} aria-expanded={expanded} onClick={toggleAll}>
           <Wrench size="1.1em" aria-hidden="true" />
           {t('label')}
-        </button>
+        </Press>
       )}
       {(!narrow || expanded) && (
         <div className={styles.tools}>
-          {TOOLS.map((tool) => (
+          {tools.map((tool) => (
             <ToolButton
               key={tool.id}
               tool={tool}
@@ -48,18 +52,17 @@ export const ToolRail = memo(function ToolRail({ openTool, onOpenTool }: Props) 
   );
 });
 
+/** Whether a tool that can be switched is on; one without such a state is not. */
+const isOn = (state: Kept): boolean => state.on === true;
+
 /** Switches a tool on or off: what its button and its key do. */
-export function useToolSwitch(tool: ToolDefinition): { on: boolean; toggle: () => void } {
-  const { needs, announce } = usePlayer();
+export function useToolSwitches(): (tool: ToolDefinition) => void {
+  const { session, needs, announce, dispatch } = usePlayer();
   const t = useTranslations('tools');
-  const startsOn = needs.toolsOn.some((id) => id === tool.id);
-  const [{ on }, keep] = useToolState(tool.id, { on: startsOn });
-  return {
-    on,
-    toggle: () => {
-      keep({ on: !on });
-      announce(t(on ? 'switchedOff' : 'switchedOn', { name: t(`${tool.id as 'eliminator'}.name`) }));
-    },
+  return (tool) => {
+    const on = isOn(readKept(session.getState().tools, tool.id, tool.state, needs));
+    dispatch({ type: 'tool-kept', tool: tool.id, state: { on: !on } });
+    announce(t(on ? 'switchedOff' : 'switchedOn', { name: t(`${tool.id as 'eliminator'}.name`) }));
   };
 }
 
@@ -73,7 +76,9 @@ function ToolButton({
   onOpen: (open: boolean) => void;
 }) {
   const t = useTranslations('tools');
-  const { on, toggle } = useToolSwitch(tool);
+  const [state] = useKept(tool.id, tool.state);
+  const switchTool = useToolSwitches();
+  const on = isOn(state);
   const ref = useRef<HTMLButtonElement>(null);
   const name = t(`${tool.id as 'eliminator'}.name`);
   const active = tool.button === 'switch' ? on : open;
@@ -84,20 +89,19 @@ function ToolButton({
   };
   return (
     <>
-      <button
+      <Press
         ref={ref}
-        type="button"
         className={styles.tool}
         data-tool={tool.id}
         data-on={active || undefined}
         aria-pressed={tool.button === 'switch' ? on : undefined}
         aria-expanded={tool.button === 'panel' ? open : undefined}
         title={t(`${tool.id as 'eliminator'}.about`)}
-        onClick={() => (tool.button === 'switch' ? toggle() : onOpen(!open))}
+        onClick={() => (tool.button === 'switch' ? switchTool(tool) : onOpen(!open))}
       >
         <Icon size="1.375em" strokeWidth={1.9} aria-hidden="true" />
         {name}
-      </button>
+      </Press>
       {open && Panel && (
         <ToolPanel name={name} onClose={close}>
           <Panel />
@@ -145,15 +149,14 @@ function ToolPanel({
         <h2 tabIndex={-1} data-panel-title="">
           {name}
         </h2>
-        <button
-          type="button"
+        <Press
           className={styles.close}
           aria-label={t('close', { name })}
           title={t('close', { name })}
           onClick={onClose}
         >
           <X size="1.2em" aria-hidden="true" />
-        </button>
+        </Press>
       </header>
       {children}
     </section>

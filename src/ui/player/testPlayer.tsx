@@ -57,14 +57,6 @@ export function testPlayer(
   state: Partial<AttemptState> = {},
   stimuli: DeliveredTest['stimuli'] = {},
 ): TestPlayer {
-  const session = new AttemptSession(
-    'page',
-    { state: { ...NEW_ATTEMPT, phase: 'running', ...state }, cursor: 0, serverNow: 1_000_000 },
-    new ServerClock(1_000_000, () => 0),
-    journal,
-    transport,
-    { set: () => null, clear: () => undefined },
-  );
   const test: DeliveredTest = {
     title: 'Tides',
     directions: [],
@@ -81,6 +73,19 @@ export function testPlayer(
     stimuli,
     assets: [],
   };
+  const session = new AttemptSession(
+    {
+      device: 'page',
+      state: { ...NEW_ATTEMPT, phase: 'running', ...state },
+      cursor: 0,
+      serverNow: 1_000_000,
+    },
+    { test, student: { displayName: 'Wren Halloran', needs: NO_NEEDS } },
+    new ServerClock(1_000_000, () => 0),
+    journal,
+    transport,
+    { set: () => null, clear: () => undefined },
+  );
   const said: string[] = [];
   const value: PlayerValue = {
     session,
@@ -88,6 +93,7 @@ export function testPlayer(
     studentName: 'Wren Halloran',
     needs: NO_NEEDS,
     layout: 'wide',
+    look: { scheme: 'paper', magnification: 1 },
     assetUrl: (path) => path,
     announce: (words) => said.push(words),
     dispatch: (action) => session.dispatch(action),

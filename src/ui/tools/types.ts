@@ -1,5 +1,9 @@
 import type { LucideIcon } from 'lucide-react';
 import type { ComponentType, RefObject } from 'react';
+import type { ZodMiniType } from 'zod/mini';
+import type { AccessNeeds } from '@/core/needs';
+import type { DeliveredItem } from '@/core/item/delivered';
+import type { SchemeId } from '@/core/view/schemes';
 
 export interface SheetLayerProps {
   /** Which sheet: the passage or the question. */
@@ -18,20 +22,50 @@ export interface ChoiceMarkProps {
   readonly chosen: boolean;
 }
 
+/** What a tool keeps, as plain JSON. */
+export type Kept = Readonly<Record<string, unknown>>;
+
+/** How the whole page looks, where a tool has a say in it. */
+export interface PageLook {
+  readonly scheme: SchemeId;
+  readonly magnification: number;
+}
+
+/** What a tool keeps and where it belongs. */
+export interface ToolState<State extends Kept = Kept> {
+  /** What was kept, as read back. What does not fit gives `initial`, never an error in front of a student. */
+  readonly schema: ZodMiniType<State>;
+  /** How it begins for a student: what a teacher has set is already on. */
+  initial(needs: AccessNeeds): State;
+  /** One for the whole test, one a question, or one a text that is read. */
+  readonly scope: 'test' | 'question' | 'text';
+}
+
 /**
- * A tool: one folder that says what it is and brings its parts; the player only puts them in their places. Words are under
- * `tools.ID` in messages/ (`name`, `hint`).
+ * A tool: one folder that says what it is and brings its parts, and one line in index.ts. Nothing outside its folder knows its
+ * name: the rail, the keys, the sheets and the page's look take what the definition says. Words are under `tools.ID` in
+ * messages/ (`name`, `about`, and its own).
  */
-export interface ToolDefinition {
+export interface ToolDefinition<State extends Kept = Kept> {
   readonly id: string;
   readonly Icon: LucideIcon;
-  /** Letter of its Alt key. */
+  /** Letter of its Alt key; a letter that is taken falls to the tool's own rank in the list (useKeys). */
   readonly letter: string;
-  /** What its button does: switch it on and off, or open its panel. */
+  /** What its button does: switch it on and off (its state then has `on`), or open its panel. */
   readonly button: 'switch' | 'panel';
+  readonly state: ToolState<State>;
+  /** Whether a student has it at a question; `null` where no question is shown. Every student has it everywhere unless it says otherwise. */
+  available?(needs: AccessNeeds, item: DeliveredItem | null): boolean;
+  /** Whether it takes the pointer for itself while it is on; at most one tool does (work.md, E: a click always answers). */
+  readonly pointer?: 'own';
   readonly Panel?: ComponentType;
-  /** Drawn over each sheet. */
-  readonly SheetLayer?: ComponentType<SheetLayerProps>;
+  /** Drawn over each sheet; a higher order lies above a lower one. */
+  readonly sheetLayer?: { readonly order: number; readonly Layer: ComponentType<SheetLayerProps> };
   /** Drawn at the end of each choice of a question. */
   readonly ChoiceMark?: ComponentType<ChoiceMarkProps>;
+  /** Its say in how the whole page looks. */
+  pageLook?(state: State): Partial<PageLook>;
 }
+
+/** Gives the definition its own state type inside and the common one outside. */
+export const defineTool = <State extends Kept>(tool: ToolDefinition<State>): ToolDefinition => tool;

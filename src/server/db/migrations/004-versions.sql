@@ -22,6 +22,8 @@ ALTER TABLE attempts ADD COLUMN paused_at INTEGER;
 ALTER TABLE attempts ADD COLUMN event_count INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE attempts ADD COLUMN event_letters INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE attempts ADD COLUMN server_seq INTEGER NOT NULL DEFAULT 0;
+-- Who keeps it from running, as JSON: student, proctor, lost.
+ALTER TABLE attempts ADD COLUMN holds TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(holds));
 UPDATE attempts SET
   paused_at = (SELECT max(e.at) FROM events e WHERE e.attempt_id = attempts.id AND e.device = 'server'
                AND json_extract(e.body, '$.type') IN ('stopped', 'handed-in')),

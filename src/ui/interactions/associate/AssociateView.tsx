@@ -14,6 +14,7 @@ import { Task } from '../shared/Task';
 import { useJoining, type Joining } from '../shared/useJoining';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
+import { Press } from '../../kit/Button';
 
 /** Pairs made from one list: press one and then its partner, or drag one onto the other. */
 export function AssociateView(props: InteractionProps<AssociateModel>) {
@@ -84,12 +85,11 @@ function Partner({ choice, joining, slots, readOnly }: PartnerProps) {
   const used = uses(joining.pairs, identifier);
   const spent = matchMax > 0 && used >= matchMax;
   return (
-    <button
+    <Press
       ref={(node) => {
         setDrop(node);
         setDrag(node);
       }}
-      type="button"
       className={styles.piece}
       data-piece={identifier}
       data-held={joining.held === identifier || (isOver && !isDragging) || undefined}
@@ -103,6 +103,6 @@ function Partner({ choice, joining, slots, readOnly }: PartnerProps) {
     >
       <ContentView content={choice.content} slots={slots} />
       {used > 0 && <span className={styles.copies}>{t('used', { count: used })}</span>}
-    </button>
+    </Press>
   );
 }

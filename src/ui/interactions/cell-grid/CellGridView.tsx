@@ -18,6 +18,7 @@ import { useSweep } from '../shared/useSweep';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './cellGrid.module.css';
+import { Button } from '../../kit/Button';
 
 /** Cells switched on and off: by press, by sweeping a rectangle, by keys (Shift and an arrow sweeps). */
 export function CellGridView({
@@ -75,9 +76,7 @@ export function CellGridView({
       <Enlargeable name={t('grid')}>
         <p className={styles.count} role="status">
           {t('count', { count: on.size })}
-          <button
-            type="button"
-            className={shared.button}
+          <Button
             disabled={readOnly || on.size === 0}
             onClick={() => {
               onAnswer(null);
@@ -85,7 +84,7 @@ export function CellGridView({
             }}
           >
             {t('clear')}
-          </button>
+          </Button>
         </p>
         <div
           ref={gridRef}

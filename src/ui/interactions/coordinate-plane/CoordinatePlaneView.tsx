@@ -14,6 +14,7 @@ import styles from './plane.module.css';
 import { PlaneStage } from './PlaneStage';
 import { TypePoint } from './TypePoint';
 import { usePlane } from './usePlane';
+import { Button } from '../../kit/Button';
 
 /** Points, lines and shapes on a grid: drawn by hand or keys, or typed; every figure stands in words below and can be changed there. */
 export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel>) {
@@ -27,40 +28,24 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
         {!readOnly && (
           <div className={styles.tools} role="group" aria-label={t('tools')}>
             {model.tools.map((tool) => (
-              <button
+              <Button
                 key={tool}
-                type="button"
-                className={shared.button}
+
                 aria-pressed={plane.tool === tool}
                 onClick={() => plane.chooseTool(tool)}
               >
                 {t(`tool.${tool}`)}
-              </button>
+              </Button>
             ))}
-            <button
-              type="button"
-              className={shared.button}
-              aria-pressed={plane.tool === 'move'}
-              onClick={() => plane.chooseTool('move')}
-            >
+            <Button aria-pressed={plane.tool === 'move'} onClick={() => plane.chooseTool('move')}>
               <Hand size="1.1em" aria-hidden="true" /> {t('tool.move')}
-            </button>
-            <button
-              type="button"
-              className={shared.button}
-              aria-pressed={plane.tool === 'eraser'}
-              onClick={() => plane.chooseTool('eraser')}
-            >
+            </Button>
+            <Button aria-pressed={plane.tool === 'eraser'} onClick={() => plane.chooseTool('eraser')}>
               <Eraser size="1.1em" aria-hidden="true" /> {t('tool.eraser')}
-            </button>
-            <button
-              type="button"
-              className={shared.button}
-              disabled={plane.figures.length === 0 && plane.pending.length === 0}
-              onClick={plane.clear}
-            >
+            </Button>
+            <Button disabled={plane.figures.length === 0 && plane.pending.length === 0} onClick={plane.clear}>
               <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
-            </button>
+            </Button>
           </div>
         )}
         <PlaneStage model={model} plane={plane} readOnly={readOnly} announce={announce} />
@@ -71,16 +56,8 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
             </p>
             <div className={styles.tools}>
               {plane.isDrawing && <TypePoint plane={plane} model={model} />}
-              {plane.canClose && (
-                <button type="button" className={shared.button} onClick={plane.close}>
-                  {t('closeShape')}
-                </button>
-              )}
-              {plane.pending.length > 0 && (
-                <button type="button" className={shared.button} onClick={plane.giveUp}>
-                  {t('giveUp')}
-                </button>
-              )}
+              {plane.canClose && <Button onClick={plane.close}>{t('closeShape')}</Button>}
+              {plane.pending.length > 0 && <Button onClick={plane.giveUp}>{t('giveUp')}</Button>}
             </div>
           </>
         )}

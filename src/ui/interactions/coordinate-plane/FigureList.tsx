@@ -8,6 +8,7 @@ import shared from '../shared.module.css';
 import { useDraft } from '../shared/useDraft';
 import styles from './plane.module.css';
 import type { Plane } from './usePlane';
+import { Button } from '../../kit/Button';
 
 /** What is drawn, in words; each point can be typed, so that nobody needs to see the grid. */
 export function FigureList({ plane, readOnly }: { plane: Plane; readOnly: boolean }) {
@@ -34,15 +35,14 @@ export function FigureList({ plane, readOnly }: { plane: Plane; readOnly: boolea
                 />
               ))}
               {figure.tool === 'halfplane' && <HalfplaneButtons figure={figure} index={i} plane={plane} />}
-              <button
-                type="button"
-                className={shared.quiet}
+              <Button
+                look="quiet"
                 aria-label={t('erase', { figure: plane.words.figure(figure) })}
                 title={t('eraseShort')}
                 onClick={() => plane.erase(i)}
               >
                 <X size="1.2em" aria-hidden="true" />
-              </button>
+              </Button>
             </span>
           )}
         </li>
@@ -55,17 +55,13 @@ function HalfplaneButtons({ figure, index, plane }: { figure: Figure; index: num
   const t = useTranslations('interactions.plane');
   return (
     <>
-      <button type="button" className={shared.button} onClick={() => plane.turn(index)}>
-        {t('turn')}
-      </button>
-      <button
-        type="button"
-        className={shared.button}
+      <Button onClick={() => plane.turn(index)}>{t('turn')}</Button>
+      <Button
         aria-pressed={figure.closed === true}
         onClick={() => plane.change(index, { ...figure, closed: !figure.closed })}
       >
         {t('edge')}
-      </button>
+      </Button>
     </>
   );
 }

@@ -10,6 +10,7 @@ import { planeGeometry, type Pixel } from './geometry';
 import styles from './plane.module.css';
 import { PlaneGrid } from './PlaneGrid';
 import type { Plane } from './usePlane';
+import { Press } from '../../kit/Button';
 
 interface Props {
   readonly model: CoordinatePlaneModel;
@@ -151,9 +152,8 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
         </svg>
         {shown.flatMap((figure, i) =>
           figure.points.map((point, h) => (
-            <button
+            <Press
               key={`${i}-${h}`}
-              type="button"
               className={styles.handle}
               style={{ left: mark(point).x, top: mark(point).y }}
               aria-label={t('handle', {

@@ -5,12 +5,12 @@ import { useTranslations } from 'use-intl';
 import type { DrawingModel } from '@/core/interactions/drawing';
 import { drawingText, marksOf, MAX_DRAWING, SHEET, type Mark } from '@/core/interactions/drawing/marks';
 import { forCardinality, responseTexts } from '@/core/content/response';
-import shared from '../shared.module.css';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './drawing.module.css';
 import { Sketch } from './Sketch';
 import { Notice } from '../shared/Notice';
+import { Button } from '../../kit/Button';
 
 /** One drawing, or up to four attached to one answer; each is an SVG file that can be worked on again. */
 export function DrawingView({
@@ -49,19 +49,16 @@ export function DrawingView({
       {model.maximum > 1 && (
         <div className={styles.sheets} role="group" aria-label={t('drawings')}>
           {drawings.map((_, i) => (
-            <button
+            <Button
               key={i}
-              type="button"
-              className={shared.button}
+
               aria-pressed={current === i}
               onClick={() => setChosen(i)}
             >
               {t('drawing', { number: i + 1 })}
-            </button>
+            </Button>
           ))}
-          <button
-            type="button"
-            className={shared.button}
+          <Button
             aria-pressed={current === drawings.length}
             disabled={drawings.length >= model.maximum}
             onClick={() => {
@@ -70,7 +67,7 @@ export function DrawingView({
             }}
           >
             {t('another', { number: Math.min(drawings.length + 1, model.maximum) })}
-          </button>
+          </Button>
           <span className={styles.count}>
             {t('count', { count: drawings.length, maximum: model.maximum })}
           </span>

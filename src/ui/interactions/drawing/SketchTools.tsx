@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import { MARK_COLOURS, type Mark, type MarkColour } from '@/core/interactions/drawing/marks';
 import shared from '../shared.module.css';
 import styles from './drawing.module.css';
+import { Button } from '../../kit/Button';
 
 const TOOLS = [
   ['pencil', Pencil],
@@ -37,15 +38,14 @@ export function SketchTools({ tool, onTool, pen, onPen, words, onWords, canClear
     <div className={styles.tools}>
       <div role="group" aria-label={t('tool')} className={styles.set}>
         {TOOLS.map(([name, Icon]) => (
-          <button
+          <Button
             key={name}
-            type="button"
-            className={shared.button}
+
             aria-pressed={tool === name}
             onClick={() => onTool(name)}
           >
             <Icon size="1.1em" aria-hidden="true" /> {t(`tools.${name}`)}
-          </button>
+          </Button>
         ))}
       </div>
       <div className={styles.set}>
@@ -90,9 +90,9 @@ export function SketchTools({ tool, onTool, pen, onPen, words, onWords, canClear
             />
           </label>
         )}
-        <button type="button" className={shared.button} disabled={!canClear} onClick={onClear}>
+        <Button disabled={!canClear} onClick={onClear}>
           <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
-        </button>
+        </Button>
       </div>
     </div>
   );

@@ -3,8 +3,8 @@
 import { useTranslations } from 'use-intl';
 import type { EndAttemptModel } from '@/core/interactions/end-attempt';
 import { responseTexts } from '@/core/content/response';
-import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
+import { Button } from '../../kit/Button';
 
 /** A button that ends this try, e.g. to ask for a hint. Where nothing is checked on the way it only says that it was pressed. */
 export function EndAttemptView({
@@ -18,9 +18,7 @@ export function EndAttemptView({
   const t = useTranslations('interactions.endAttempt');
   const pressed = responseTexts(response)[0] === 'true';
   return (
-    <button
-      type="button"
-      className={shared.button}
+    <Button
       disabled={readOnly}
       aria-pressed={endTry ? undefined : pressed}
       onClick={() => {
@@ -30,6 +28,6 @@ export function EndAttemptView({
       }}
     >
       {model.title || t('title')}
-    </button>
+    </Button>
   );
 }

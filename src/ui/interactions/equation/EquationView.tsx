@@ -12,6 +12,7 @@ import styles from './equation.module.css';
 import { SayIt } from './SayIt';
 import { Typed } from './Typed';
 import { WorkLines } from './WorkLines';
+import { Press } from '../../kit/Button';
 
 /** The editor is large and loads by itself, only where a question needs it; without it the answer can still be typed. */
 const loadEditor = () => import('./MathEditor');
@@ -67,13 +68,12 @@ export function EquationView(props: InteractionProps<EquationModel>) {
           <SayIt words={() => editor.spokenWords(latex)} announce={props.announce} />
         )}
         {!failed && !readOnly && (
-          <button
-            type="button"
+          <Press
             className={styles.turn}
             onClick={() => setWay(way === 'structured' ? 'typed' : 'structured')}
           >
             {way === 'structured' ? t('toTyped') : t('toStructured')}
-          </button>
+          </Press>
         )}
         <span role="status">
           {unfinished && (

@@ -8,6 +8,7 @@ import { useTranslations } from 'use-intl';
 import type { EquationModel } from '@/core/interactions/equation';
 import styles from './equation.module.css';
 import { keysFor, MOVES, type Key } from './keypads';
+import { Press } from '../../kit/Button';
 
 /** Fonts come with our style sheet, sounds are not wanted. */
 MathfieldElement.fontsDirectory = null;
@@ -148,9 +149,8 @@ function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key) 
       {groups.map((keys, i) => (
         <div key={i} className={styles.keys} data-group={i}>
           {keys.map((key) => (
-            <button
+            <Press
               key={key.face}
-              type="button"
               className={styles.key}
               aria-label={words(key.words as 'plus', { face: key.face })}
               title={words(key.words as 'plus', { face: key.face })}
@@ -158,7 +158,7 @@ function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key) 
               onClick={() => onPress(key)}
             >
               <span aria-hidden="true">{key.face}</span>
-            </button>
+            </Press>
           ))}
         </div>
       ))}

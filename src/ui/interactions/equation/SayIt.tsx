@@ -3,8 +3,8 @@
 import { Volume2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import shared from '../shared.module.css';
 import styles from './equation.module.css';
+import { Button } from '../../kit/Button';
 
 /** The answer in words: written below, said by the screen reader, and spoken where the device has a voice. */
 export function SayIt({ words, announce }: { words: () => string; announce: (words: string) => void }) {
@@ -12,9 +12,7 @@ export function SayIt({ words, announce }: { words: () => string; announce: (wor
   const [said, setSaid] = useState<string | null>(null);
   return (
     <span className={styles.say}>
-      <button
-        type="button"
-        className={shared.button}
+      <Button
         onClick={() => {
           const text = words();
           setSaid(text);
@@ -26,7 +24,7 @@ export function SayIt({ words, announce }: { words: () => string; announce: (wor
         }}
       >
         <Volume2 size="1.1em" aria-hidden="true" /> {t('sayIt')}
-      </button>
+      </Button>
       {said !== null && <span className={styles.said}>{said}</span>}
     </span>
   );

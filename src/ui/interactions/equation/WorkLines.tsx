@@ -10,6 +10,7 @@ import { useTypedAnswer } from '../useTypedAnswer';
 import styles from './equation.module.css';
 import type * as EditorModuleType from './MathEditor';
 import { Typed } from './Typed';
+import { Button, Press } from '../../kit/Button';
 
 type EditorModule = typeof EditorModuleType;
 
@@ -89,37 +90,31 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
                 onEnter={() => add('maths')}
               />
             ) : (
-              <button
-                type="button"
+              <Press
                 className={styles.shown}
                 disabled={readOnly}
                 aria-label={t('editLine', { line: i + 1, words: editor.spokenWords(line.text) })}
                 onClick={() => setActive(i)}
               >
                 <editor.Beside latex={line.text === '' ? '\\placeholder{}' : line.text} />
-              </button>
+              </Press>
             )}
             {!readOnly && lines.length > 1 && (
-              <button
-                type="button"
-                className={shared.quiet}
-                aria-label={t('removeLine', { line: i + 1 })}
-                onClick={() => remove(i)}
-              >
+              <Button look="quiet" aria-label={t('removeLine', { line: i + 1 })} onClick={() => remove(i)}>
                 <Trash2 size="1.1em" aria-hidden="true" />
-              </button>
+              </Button>
             )}
           </li>
         ))}
       </ol>
       {!readOnly && (
         <div className={styles.below}>
-          <button type="button" className={shared.button} onClick={() => add('maths')}>
+          <Button onClick={() => add('maths')}>
             <Plus size="1.1em" aria-hidden="true" /> {t('addMaths')}
-          </button>
-          <button type="button" className={shared.button} onClick={() => add('words')}>
+          </Button>
+          <Button onClick={() => add('words')}>
             <Plus size="1.1em" aria-hidden="true" /> {t('addWords')}
-          </button>
+          </Button>
         </div>
       )}
       {editor && latex !== '' && (

@@ -6,10 +6,10 @@ import { useTranslations } from 'use-intl';
 import type { ExtendedTextModel } from '@/core/interactions/extended-text';
 import { responseTexts } from '@/core/content/response';
 import { Prompt } from '../Prompt';
-import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import styles from './extendedText.module.css';
 import { WritingBox } from './WritingBox';
+import { Button } from '../../kit/Button';
 
 /** A task of this many letters can be put beside the writing. */
 const LONG_TASK = 60;
@@ -33,19 +33,14 @@ export function ExtendedTextView(props: InteractionProps<ExtendedTextModel>) {
       <div className={styles.task}>
         <Prompt id={id} content={model.prompt} slots={slots} />
         {canSplit && (
-          <button
-            type="button"
-            className={shared.button}
-            aria-pressed={beside}
-            onClick={() => setBeside(!beside)}
-          >
+          <Button aria-pressed={beside} onClick={() => setBeside(!beside)}>
             {beside ? (
               <Rows2 size="1.1em" aria-hidden="true" />
             ) : (
               <Columns2 size="1.1em" aria-hidden="true" />
             )}
             {t(beside ? 'above' : 'beside')}
-          </button>
+          </Button>
         )}
       </div>
       <div>

@@ -11,6 +11,7 @@ import { useTranslations } from 'use-intl';
 import type { ExtendedTextModel } from '@/core/interactions/extended-text';
 import styles from './extendedText.module.css';
 import { WORD } from './useSpelling';
+import { Press } from '../../kit/Button';
 
 const spellingKey = new PluginKey<DecorationSet>('spelling');
 
@@ -189,9 +190,8 @@ function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) 
       {tools.map(([name, Icon, act]) => {
         const step = name === 'undo' || name === 'redo';
         return (
-          <button
+          <Press
             key={name}
-            type="button"
             className={styles.tool}
             aria-pressed={step ? undefined : on[name]}
             disabled={step && !on[name]}
@@ -201,7 +201,7 @@ function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) 
             onClick={() => act().run()}
           >
             <Icon size="1.15em" aria-hidden="true" />
-          </button>
+          </Press>
         );
       })}
     </div>

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import shared from '../shared.module.css';
 import styles from './extendedText.module.css';
+import { Button } from '../../kit/Button';
 
 interface Props {
   readonly wrong: Readonly<Record<string, readonly string[]>>;
@@ -24,19 +24,18 @@ export function SpellingHints({ wrong, onReplace }: Props) {
             <b>{word}</b>
             {suggestions.length === 0 && <span>{t('noIdea')}</span>}
             {suggestions.map((right) => (
-              <button
+              <Button
                 key={right}
-                type="button"
-                className={shared.button}
+
                 aria-label={t('replace', { word: right, wrong: word })}
                 onClick={() => onReplace(word, right)}
               >
                 {right}
-              </button>
+              </Button>
             ))}
-            <button type="button" className={shared.quiet} onClick={() => setKept([...kept, word])}>
+            <Button look="quiet" onClick={() => setKept([...kept, word])}>
               {t('keep', { wrong: word })}
-            </button>
+            </Button>
           </li>
         ))}
       </ul>

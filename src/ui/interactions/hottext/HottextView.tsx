@@ -8,6 +8,7 @@ import { useSelection } from '../shared/useSelection';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './hottext.module.css';
+import { Press } from '../../kit/Button';
 
 /** Words of a text to press; each is a button inside the text, big enough to hit. */
 export function HottextView(props: InteractionProps<HottextModel>) {
@@ -22,9 +23,8 @@ export function HottextView(props: InteractionProps<HottextModel>) {
           slots={{
             ...slots,
             place: (_role, identifier, children) => (
-              <button
+              <Press
                 key={identifier}
-                type="button"
                 className={styles.word}
                 aria-pressed={chosen.includes(identifier)}
                 data-unit="choice"
@@ -32,7 +32,7 @@ export function HottextView(props: InteractionProps<HottextModel>) {
                 onClick={() => press(identifier)}
               >
                 {children}
-              </button>
+              </Press>
             ),
           }}
         />

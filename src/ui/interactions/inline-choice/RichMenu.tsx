@@ -7,6 +7,7 @@ import type { InlineChoiceModel } from '@/core/interactions/inline-choice';
 import { contentText } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
 import styles from './inlineChoice.module.css';
+import { Press } from '../../kit/Button';
 
 interface Props {
   readonly model: InlineChoiceModel;
@@ -68,8 +69,7 @@ export function RichMenu({ model, chosen, label, slots, readOnly, onChoose }: Pr
   };
   return (
     <span ref={rootRef} className={styles.rich} data-unit="menu" data-unit-key={model.responseIdentifier}>
-      <button
-        type="button"
+      <Press
         role="combobox"
         className={styles.richButton}
         aria-haspopup="listbox"
@@ -86,7 +86,7 @@ export function RichMenu({ model, chosen, label, slots, readOnly, onChoose }: Pr
       >
         {current ? <ContentView content={current.content} slots={slots} /> : t('choose')}
         <ChevronDown size="1.1em" aria-hidden="true" />
-      </button>
+      </Press>
       <span id={`${id}-list`} role="listbox" aria-label={label} className={styles.richList} hidden={!open}>
         {model.choices.map((choice, i) => (
           <span

@@ -10,6 +10,7 @@ import shared from '../shared.module.css';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './media.module.css';
+import { Button } from '../../kit/Button';
 
 const clock = (seconds: number): string => {
   const whole = Math.max(0, Math.floor(Number.isFinite(seconds) ? seconds : 0));
@@ -80,15 +81,10 @@ export function MediaView({
           <ContentView content={model.content} slots={slots} />
         </div>
         <div className={styles.bar}>
-          <button
-            type="button"
-            className={shared.button}
-            disabled={!playing && !begun && left === 0}
-            onClick={press}
-          >
+          <Button disabled={!playing && !begun && left === 0} onClick={press}>
             {playing ? <Pause size="1.2em" aria-hidden="true" /> : <Play size="1.2em" aria-hidden="true" />}
             {playing ? t('pause') : begun ? t('goOn') : t('play')}
-          </button>
+          </Button>
           <progress
             className={styles.line}
             value={time.now}

@@ -25,6 +25,7 @@ import { LineStage } from './LineStage';
 import styles from './numberLine.module.css';
 import { SpanRow } from './SpanRow';
 import { useLine } from './useLine';
+import { Button } from '../../kit/Button';
 
 /** How far beyond the end of the line an end must be taken to run on for ever, as a share of the line. */
 const BEYOND = 0.03;
@@ -109,32 +110,20 @@ export function IntervalLine({
     <>
       {!readOnly && (
         <div data-operate="" className={styles.controls}>
-          <button
-            type="button"
-            className={shared.button}
+          <Button
             onClick={() =>
               add({ from: { at: third, closed: true }, to: { at: tickAt(2 / 3), closed: true } })
             }
           >
             {t('addInterval')}
-          </button>
-          <button
-            type="button"
-            className={shared.button}
-            onClick={() => add({ from: { at: null, closed: false }, to: { at: third, closed: true } })}
-          >
+          </Button>
+          <Button onClick={() => add({ from: { at: null, closed: false }, to: { at: third, closed: true } })}>
             {t('addLeft')}
-          </button>
-          <button
-            type="button"
-            className={shared.button}
-            onClick={() => add({ from: { at: third, closed: true }, to: { at: null, closed: false } })}
-          >
+          </Button>
+          <Button onClick={() => add({ from: { at: third, closed: true }, to: { at: null, closed: false } })}>
             {t('addRight')}
-          </button>
-          <button
-            type="button"
-            className={shared.button}
+          </Button>
+          <Button
             disabled={spans.length === 0}
             onClick={() => {
               give([]);
@@ -142,7 +131,7 @@ export function IntervalLine({
             }}
           >
             <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
-          </button>
+          </Button>
         </div>
       )}
       <LineStage

@@ -24,6 +24,7 @@ import { LineHandle } from './LineHandle';
 import { LineStage } from './LineStage';
 import styles from './numberLine.module.css';
 import { useLine } from './useLine';
+import { Button } from '../../kit/Button';
 
 /** Points on the line: pressed, dragged, stepped with the arrow keys, or typed. */
 export function PointsLine({
@@ -79,9 +80,7 @@ export function PointsLine({
       {!readOnly && (
         <div data-operate="" className={styles.controls}>
           <TypeField label={t('typeLabel')} action={t('typeAdd')} size={7} read={readTyped} onValue={add} />
-          <button
-            type="button"
-            className={shared.button}
+          <Button
             disabled={points.length === 0}
             onClick={() => {
               give([]);
@@ -89,7 +88,7 @@ export function PointsLine({
             }}
           >
             <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
-          </button>
+          </Button>
         </div>
       )}
       <LineStage line={line} onPress={(at) => add(tickAt(at))}>

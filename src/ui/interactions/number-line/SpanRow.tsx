@@ -8,6 +8,7 @@ import * as q from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { useDraft } from '../shared/useDraft';
 import styles from './numberLine.module.css';
+import { Button } from '../../kit/Button';
 
 interface Props {
   readonly span: Span;
@@ -35,9 +36,7 @@ export function SpanRow({ span, words, readOnly, onChange, onRemove }: Props) {
                   if (text.trim() === '' || value) onChange(moveEnd(span, side, value, q.compare));
                 }}
               />
-              <button
-                type="button"
-                className={shared.button}
+              <Button
                 disabled={span[side].at === null}
                 aria-label={t(span[side].closed ? 'openIt' : 'closeIt', {
                   end: t(side === 'from' ? 'fromShort' : 'toShort'),
@@ -45,17 +44,12 @@ export function SpanRow({ span, words, readOnly, onChange, onRemove }: Props) {
                 onClick={() => onChange(toggleEnd(span, side))}
               >
                 {t(span[side].closed ? 'closed' : 'open')}
-              </button>
+              </Button>
             </span>
           ))}
-          <button
-            type="button"
-            className={shared.quiet}
-            aria-label={t('removeSpan', { span: words })}
-            onClick={onRemove}
-          >
+          <Button look="quiet" aria-label={t('removeSpan', { span: words })} onClick={onRemove}>
             <X size="1.2em" aria-hidden="true" />
-          </button>
+          </Button>
         </span>
       )}
     </li>

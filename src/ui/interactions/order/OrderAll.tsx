@@ -12,6 +12,7 @@ import { QUIET, useDragSensors } from '../shared/placing/dragging';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './order.module.css';
+import { Press } from '../../kit/Button';
 
 /** A list to be put in order, by dragging or by the arrows beside each line; "not set yet" until it is the student's own. */
 export function OrderAll(props: InteractionProps<OrderModel>) {
@@ -66,9 +67,9 @@ export function OrderAll(props: InteractionProps<OrderModel>) {
       {!isSet && (
         <p className={styles.unset}>
           {t('notSet')}
-          <button type="button" className={styles.keep} onClick={() => onAnswer(order)}>
+          <Press className={styles.keep} onClick={() => onAnswer(order)}>
             {t('keep')}
-          </button>
+          </Press>
         </p>
       )}
     </Task>
@@ -107,8 +108,7 @@ function Line({ choice, place, total, onMove, slots, model }: LineProps) {
         <span className={styles.text} data-choice-text="">
           <ContentView content={choice.content} slots={slots} />
         </span>
-        <button
-          type="button"
+        <Press
           className={styles.arrow}
           disabled={place === 0}
           aria-label={t(model.horizontal ? 'upAcross' : 'up', { name })}
@@ -120,9 +120,8 @@ function Line({ choice, place, total, onMove, slots, model }: LineProps) {
           ) : (
             <ChevronUp size="1.25em" aria-hidden="true" />
           )}
-        </button>
-        <button
-          type="button"
+        </Press>
+        <Press
           className={styles.arrow}
           disabled={place === total - 1}
           aria-label={t(model.horizontal ? 'downAcross' : 'down', { name })}
@@ -134,7 +133,7 @@ function Line({ choice, place, total, onMove, slots, model }: LineProps) {
           ) : (
             <ChevronDown size="1.25em" aria-hidden="true" />
           )}
-        </button>
+        </Press>
       </div>
     </li>
   );

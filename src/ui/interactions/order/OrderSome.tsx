@@ -13,6 +13,7 @@ import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import shared from '../shared.module.css';
 import styles from './order.module.css';
+import { Press } from '../../kit/Button';
 
 /** Some of a list picked in order: a press puts one at the end, the order can be changed below. */
 export function OrderSome(props: InteractionProps<OrderModel>) {
@@ -41,15 +42,14 @@ export function OrderSome(props: InteractionProps<OrderModel>) {
           sequence.includes(identifier) ? (
             <span key={identifier} className={placing.used} aria-hidden="true" />
           ) : (
-            <button
+            <Press
               key={identifier}
-              type="button"
               className={placing.piece}
               data-piece={identifier}
               onClick={() => press(identifier)}
             >
               <ContentView content={content} slots={slots} />
-            </button>
+            </Press>
           ),
         )}
       </div>

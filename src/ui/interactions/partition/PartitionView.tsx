@@ -18,6 +18,7 @@ import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './partition.module.css';
 import { partPath, SIZE } from './shapes';
+import { Button } from '../../kit/Button';
 
 /** A circle, bar or grid split into equal parts with "more" and "fewer"; parts are shaded by press, sweep or keys. */
 export function PartitionView({
@@ -87,35 +88,20 @@ export function PartitionView({
         <div data-operate="" className={styles.controls}>
           {model.partsMax > model.partsMin && (
             <>
-              <button
-                type="button"
-                className={shared.button}
-                disabled={readOnly || parts <= model.partsMin}
-                onClick={() => split(parts - 1)}
-              >
+              <Button disabled={readOnly || parts <= model.partsMin} onClick={() => split(parts - 1)}>
                 <Minus size="1.1em" aria-hidden="true" /> {t('fewer')}
-              </button>
-              <button
-                type="button"
-                className={shared.button}
-                disabled={readOnly || parts >= model.partsMax}
-                onClick={() => split(parts + 1)}
-              >
+              </Button>
+              <Button disabled={readOnly || parts >= model.partsMax} onClick={() => split(parts + 1)}>
                 <Plus size="1.1em" aria-hidden="true" /> {t('more')}
-              </button>
+              </Button>
             </>
           )}
           <span className={styles.count} role="status">
             {t('count', { shaded, parts })}
           </span>
-          <button
-            type="button"
-            className={shared.button}
-            disabled={readOnly || shaded === 0}
-            onClick={() => give(shading.map(() => false))}
-          >
+          <Button disabled={readOnly || shaded === 0} onClick={() => give(shading.map(() => false))}>
             {t('none')}
-          </button>
+          </Button>
         </div>
         <svg
           ref={svgRef}

@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import type { PicturePoint } from '@/core/interactions/pointing';
 import type { StageSize } from '../shared/stage/Stage';
 import styles from './positionObject.module.css';
+import { Press } from '../../kit/Button';
 
 interface Props {
   readonly src: string;
@@ -31,8 +32,7 @@ export function ObjectSource({ src, alt, width, height, size, active, onPut }: P
   };
   return (
     <>
-      <button
-        type="button"
+      <Press
         className={styles.source}
         data-object=""
         data-active={active || undefined}
@@ -59,7 +59,7 @@ export function ObjectSource({ src, alt, width, height, size, active, onPut }: P
       >
         <img src={src} alt={alt} width={width} height={height} draggable={false} />
         {t('putDown')}
-      </button>
+      </Press>
       {carried && (
         <img
           className={styles.carried}

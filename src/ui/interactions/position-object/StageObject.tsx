@@ -4,7 +4,6 @@ import { createContext } from 'react';
 import { createPortal } from 'react-dom';
 import { useTranslations } from 'use-intl';
 import type { PositionObjectModel } from '@/core/interactions/position-object';
-import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
 import { PointHandles } from '../shared/stage/Pointable';
@@ -14,6 +13,7 @@ import { usePoints } from '../shared/usePoints';
 import type { InteractionProps } from '../types';
 import { ObjectSource } from './ObjectSource';
 import styles from './positionObject.module.css';
+import { Button } from '../../kit/Button';
 
 /** The stage that objects stand on, as each of them sees it. */
 export interface OnStage {
@@ -74,9 +74,9 @@ export function StageObject(props: InteractionProps<PositionObjectModel> & { rea
             add(point);
           }}
         />
-        <button type="button" className={shared.button} disabled={points.length === 0} onClick={placed.clear}>
+        <Button disabled={points.length === 0} onClick={placed.clear}>
           {alone ? t('removeAll') : t('removeAllOf', { name: object.alt })}
-        </button>
+        </Button>
         {!alone && count}
       </div>
       <Notice words={placed.notice} />

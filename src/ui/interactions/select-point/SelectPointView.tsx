@@ -11,6 +11,7 @@ import { Stage } from '../shared/stage/Stage';
 import { Task } from '../shared/Task';
 import { usePoints } from '../shared/usePoints';
 import type { InteractionProps } from '../types';
+import { Button } from '../../kit/Button';
 
 /** Points set on a picture: by a press, or by the button for the keyboard, then moved by hand or arrow keys. */
 export function SelectPointView(props: InteractionProps<SelectPointModel>) {
@@ -37,21 +38,10 @@ export function SelectPointView(props: InteractionProps<SelectPointModel>) {
         )}
         below={({ width, height }) => (
           <div data-operate="" className={pointable.buttons}>
-            <button
-              type="button"
-              className={shared.button}
-              onClick={() => add({ x: width / 2, y: height / 2 })}
-            >
-              {t('addPoint')}
-            </button>
-            <button
-              type="button"
-              className={shared.button}
-              disabled={points.length === 0}
-              onClick={placed.clear}
-            >
+            <Button onClick={() => add({ x: width / 2, y: height / 2 })}>{t('addPoint')}</Button>
+            <Button disabled={points.length === 0} onClick={placed.clear}>
               {t('removeAll')}
-            </button>
+            </Button>
           </div>
         )}
       />

@@ -3,9 +3,9 @@
 import { Unlink } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
-import shared from '../shared.module.css';
 import styles from './pairs.module.css';
 import type { Joining } from './useJoining';
+import { Button } from '../../kit/Button';
 
 interface Props {
   readonly joining: Joining;
@@ -25,15 +25,14 @@ export function PairList({ joining, nameOf, draw }: Props) {
           <span className={styles.bond} aria-hidden="true" />
           <span className="visually-hidden">{t('with')}</span>
           <span className={styles.end}>{draw(b)}</span>
-          <button
-            type="button"
-            className={shared.quiet}
+          <Button
+            look="quiet"
             aria-label={t('part', { a: nameOf(a), b: nameOf(b) })}
             title={t('partShort')}
             onClick={() => joining.part(a, b)}
           >
             <Unlink size="1.125em" aria-hidden="true" />
-          </button>
+          </Button>
         </li>
       ))}
     </ul>

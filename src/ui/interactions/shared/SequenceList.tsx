@@ -3,8 +3,8 @@
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
-import shared from '../shared.module.css';
 import styles from './sequence.module.css';
+import { Button } from '../../kit/Button';
 
 interface Props {
   readonly sequence: readonly string[];
@@ -23,16 +23,15 @@ export function SequenceList({ sequence, nameOf, draw, onMove, onRemove }: Props
       {sequence.map((identifier, place) => {
         const name = nameOf(identifier);
         const button = (key: 'up' | 'down' | 'out', icon: ReactNode, act: () => void, disabled = false) => (
-          <button
-            type="button"
-            className={shared.quiet}
+          <Button
+            look="quiet"
             aria-label={t(key, { name })}
             title={t(`${key}Short`)}
             disabled={disabled}
             onClick={act}
           >
             {icon}
-          </button>
+          </Button>
         );
         return (
           <li key={identifier} className={styles.line} data-line={identifier}>

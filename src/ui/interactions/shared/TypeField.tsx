@@ -2,6 +2,7 @@
 
 import { useId, useState } from 'react';
 import shared from '../shared.module.css';
+import { Button } from '../../kit/Button';
 
 interface Props<Value> {
   readonly label: string;
@@ -48,9 +49,7 @@ export function TypeField<Value>({ label, action, example, size, read, onValue }
           }}
         />
       </label>
-      <button type="button" className={shared.button} onClick={give}>
-        {action}
-      </button>
+      <Button onClick={give}>{action}</Button>
       <span id={id} role="status">
         {problem}
       </span>

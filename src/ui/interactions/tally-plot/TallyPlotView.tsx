@@ -9,6 +9,7 @@ import type { InteractionProps } from '../types';
 import { Boxes } from './Boxes';
 import { Columns } from './Columns';
 import styles from './tallyPlot.module.css';
+import { Button } from '../../kit/Button';
 
 /** Marks over a line plot, bars, or counters in boxes: by hand, by keys, or typed. */
 export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
@@ -33,9 +34,7 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
     <Task model={model} slots={slots}>
       <Enlargeable name={t(`kind.${model.kind}`)}>
         <div data-operate="" className={styles.top}>
-          <button
-            type="button"
-            className={shared.button}
+          <Button
             disabled={readOnly || response === null}
             onClick={() => {
               onAnswer(null);
@@ -43,7 +42,7 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
             }}
           >
             {t('clear')}
-          </button>
+          </Button>
         </div>
         <Plot model={model} values={values} set={set} move={move} readOnly={readOnly} />
         {model.axisLabel !== '' && <p className={styles.axisLabel}>{model.axisLabel}</p>}

@@ -3,9 +3,9 @@
 import { Minus, Plus } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import type { TallyPlotModel } from '@/core/interactions/tally-plot';
-import shared from '../shared.module.css';
 import { useDraft } from '../shared/useDraft';
 import styles from './tallyPlot.module.css';
+import { Button } from '../../kit/Button';
 
 export interface PlotProps {
   readonly model: TallyPlotModel;
@@ -27,15 +27,14 @@ export function ValueField({ model, values, set, readOnly, index }: PlotProps & 
   });
   return (
     <span className={styles.field}>
-      <button
-        type="button"
-        className={shared.quiet}
+      <Button
+        look="quiet"
         aria-label={t('fewer', { category })}
         disabled={readOnly || value <= 0}
         onClick={() => set(index, value - model.step)}
       >
         <Minus size="1.1em" aria-hidden="true" />
-      </button>
+      </Button>
       <input
         className={styles.number}
         inputMode="decimal"
@@ -43,15 +42,14 @@ export function ValueField({ model, values, set, readOnly, index }: PlotProps & 
         {...field}
         readOnly={readOnly}
       />
-      <button
-        type="button"
-        className={shared.quiet}
+      <Button
+        look="quiet"
         aria-label={t('more', { category })}
         disabled={readOnly || value >= model.max}
         onClick={() => set(index, value + model.step)}
       >
         <Plus size="1.1em" aria-hidden="true" />
-      </button>
+      </Button>
     </span>
   );
 }

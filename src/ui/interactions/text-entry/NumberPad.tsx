@@ -2,6 +2,7 @@
 
 import { useTranslations } from 'use-intl';
 import styles from './textEntry.module.css';
+import { Press } from '../../kit/Button';
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.', '−'] as const;
 
@@ -18,26 +19,24 @@ export function NumberPad({ whole, onKey, onDelete }: Props) {
   return (
     <span className={styles.pad} role="group" aria-label={t('pad')} data-no-text="">
       {KEYS.filter((key) => !(whole && key === '.')).map((key) => (
-        <button
+        <Press
           key={key}
-          type="button"
           className={styles.key}
           aria-label={names[key] ?? key}
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => onKey(key)}
         >
           {key}
-        </button>
+        </Press>
       ))}
-      <button
-        type="button"
+      <Press
         className={styles.key}
         aria-label={t('delete')}
         onMouseDown={(event) => event.preventDefault()}
         onClick={onDelete}
       >
         ⌫
-      </button>
+      </Press>
     </span>
   );
 }

@@ -10,6 +10,7 @@ import type { InteractionProps } from '../types';
 import { useTypedAnswer } from '../useTypedAnswer';
 import { NumberPad } from './NumberPad';
 import styles from './textEntry.module.css';
+import { Press } from '../../kit/Button';
 
 /** A number that is only begun: no reason to say it is none yet. */
 const BEGUN = /^[-+−]?\.?$|^[-+−]?\d[\d,]*\.?$/;
@@ -71,8 +72,7 @@ export function TextEntryView({
           onBlur={settle}
         />
         {draft !== '' && !readOnly && (
-          <button
-            type="button"
+          <Press
             className={styles.clear}
             aria-label={t('clear')}
             title={t('clear')}
@@ -82,12 +82,11 @@ export function TextEntryView({
             }}
           >
             <X size="1.1em" aria-hidden="true" />
-          </button>
+          </Press>
         )}
       </span>
       {numeric && !readOnly && (
-        <button
-          type="button"
+        <Press
           className={styles.padButton}
           aria-expanded={pad}
           aria-label={t('padButton')}
@@ -95,7 +94,7 @@ export function TextEntryView({
           onClick={() => setPad(!pad)}
         >
           <PadIcon size="1.15em" aria-hidden="true" />
-        </button>
+        </Press>
       )}
       {pad && <NumberPad whole={shape.baseType === 'integer'} onKey={write} onDelete={() => write(null)} />}
       <span id={noticeId} role="status">

@@ -6,11 +6,11 @@ import { useTranslations } from 'use-intl';
 import { bytesIn, fileText, MAX_FILE_BYTES, readFile } from '@/core/interactions/file';
 import { takesType, type UploadModel } from '@/core/interactions/upload';
 import { responseTexts } from '@/core/content/response';
-import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './upload.module.css';
+import { Button } from '../../kit/Button';
 
 const readAsBase64 = (file: File): Promise<string> =>
   new Promise((resolve, reject) => {
@@ -84,16 +84,14 @@ export function UploadView({
               <b>{file?.name || t('file')}</b>
               {file && <span>{t('size', { size: Math.max(1, Math.round(bytesIn(file.data) / 1000)) })}</span>}
             </span>
-            <button
-              type="button"
-              className={shared.button}
+            <Button
               onClick={() => {
                 onAnswer(null);
                 announce(t('removed'));
               }}
             >
               <Trash2 size="1.1em" aria-hidden="true" /> {t('remove')}
-            </button>
+            </Button>
           </p>
         )}
         <input
@@ -109,9 +107,9 @@ export function UploadView({
             event.target.value = '';
           }}
         />
-        <button type="button" className={shared.button} onClick={() => inputRef.current?.click()}>
+        <Button onClick={() => inputRef.current?.click()}>
           <Paperclip size="1.1em" aria-hidden="true" /> {t(text === undefined ? 'choose' : 'another')}
-        </button>
+        </Button>
       </div>
       <p className={styles.limits}>
         {model.types.length > 0

@@ -1,18 +1,16 @@
 'use client';
 
 import { Button, Modal } from 'antd';
-import { useToolState, usePlayer } from '../PlayerContext';
+import { usePlayer } from '../PlayerContext';
 import { AntLook } from '../../kit/AntLook';
 import type { DialogProps } from './Dialog';
 import styles from './dialogs.module.css';
 
 /** A dialog in the player's colours and size. */
 export function AntDialog({ open, title, onClose, actions, children, wide }: DialogProps) {
-  const { needs } = usePlayer();
-  const [{ scheme }] = useToolState('colours', { scheme: needs.scheme });
-  const [{ factor }] = useToolState('magnifier', { factor: needs.magnification });
+  const { look } = usePlayer();
   return (
-    <AntLook scheme={scheme} magnification={factor}>
+    <AntLook {...look}>
       <Modal
         open={open}
         title={<span className={styles.title}>{title}</span>}

@@ -8,6 +8,7 @@ import { usePlayer } from '../PlayerContext';
 import { useProgressWords } from '../useProgressWords';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
+import { Press } from '../../kit/Button';
 
 /** Only the parts that are not done: what is missing is what counts here. */
 const unfinishedParts = (progress: ItemProgress): ItemProgress => ({
@@ -38,7 +39,7 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
   };
   const row = (one: QuestionOverview) => (
     <li key={one.ref}>
-      <button type="button" className={styles.link} onClick={() => onGo(one.ref)}>
+      <Press className={styles.link} onClick={() => onGo(one.ref)}>
         <b>{t('question', { number: one.number })}</b>
         <span>
           {one.standing === 'not-opened'
@@ -48,7 +49,7 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
                 .join(' · ')}
         </span>
         {one.flagged && <span>{trail('flagged')}</span>}
-      </button>
+      </Press>
     </li>
   );
   return (

@@ -3,7 +3,8 @@
 import { useTranslations } from 'use-intl';
 import { ContentView } from '../../content/ContentView';
 import { usePlayer } from '../PlayerContext';
-import { useKeySettings, type ActionId } from '../useKeys';
+import { SCREEN_ACTIONS } from '../keys';
+import { useKeySettings } from '../useKeys';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
 
@@ -12,7 +13,11 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
   const t = useTranslations('help');
   const { test, assetUrl } = usePlayer();
   const { on, letters, setOn, setLetter } = useKeySettings();
-  const actions = Object.entries(letters) as [ActionId, string][];
+  const tools = useTranslations('tools');
+  const nameOf = (action: string): string => {
+    const own = SCREEN_ACTIONS.find((one) => one === action);
+    return own ? t(`actions.${own}`) : tools(`${action as 'eliminator'}.name`);
+  };
   return (
     <Dialog
       open={open}
@@ -32,9 +37,9 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
       </label>
       <table className={styles.keys}>
         <tbody>
-          {actions.map(([action, letter]) => (
+          {[...letters].map(([action, letter]) => (
             <tr key={action}>
-              <th scope="row">{t(`actions.${action}`)}</th>
+              <th scope="row">{nameOf(action)}</th>
               <td>
                 {t('alt')}{' '}
                 <input
@@ -42,7 +47,7 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
                   value={letter}
                   maxLength={1}
                   disabled={!on}
-                  aria-label={t('letterFor', { action: t(`actions.${action}`) })}
+                  aria-label={t('letterFor', { action: nameOf(action) })}
                   onFocus={(event) => event.target.select()}
                   onChange={(event) => setLetter(action, event.target.value)}
                 />

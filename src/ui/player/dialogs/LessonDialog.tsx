@@ -8,6 +8,7 @@ import { lessonFor, VIEW_OF } from '../../interactions';
 import type { Lesson } from '../../interactions/lesson';
 import styles from './dialogs.module.css';
 import { Dialog } from './Dialog';
+import { Button } from '../../kit/Button';
 
 const camel = (type: string) => type.replace(/-(.)/g, (_all, letter: string) => letter.toUpperCase());
 
@@ -42,10 +43,9 @@ export function LessonDialog({ item, open, onClose }: Props) {
       {types.length > 1 && (
         <div className={styles.kinds} role="group" aria-label={t('title')}>
           {types.map((one, i) => (
-            <button
+            <Button
               key={one}
-              type="button"
-              className={styles.kind}
+
               aria-pressed={one === type}
               onClick={() => {
                 setChosen(i);
@@ -53,7 +53,7 @@ export function LessonDialog({ item, open, onClose }: Props) {
               }}
             >
               {t(`names.${camel(one) as 'choice'}`)}
-            </button>
+            </Button>
           ))}
         </div>
       )}

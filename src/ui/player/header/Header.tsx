@@ -11,6 +11,7 @@ import { useAttempt, usePlayer } from '../PlayerContext';
 import styles from './header.module.css';
 import { SaveSign } from './SaveSign';
 import { TimeLeft } from './TimeLeft';
+import { Button } from '../../kit/Button';
 
 /** The title of the section a question is in. */
 const sectionOf = (test: DeliveredTest, ref: string | null): string | undefined =>
@@ -32,14 +33,14 @@ export const Header = memo(function Header() {
         </div>
         <SaveSign />
         <TimeLeft />
-        <button type="button" className={styles.button} onClick={() => setDialog('stop')}>
+        <Button onClick={() => setDialog('stop')}>
           <LogOut size="1.1em" aria-hidden="true" />
           {t('stop')}
-        </button>
-        <button type="button" className={styles.button} onClick={() => setDialog('help')}>
+        </Button>
+        <Button onClick={() => setDialog('help')}>
           <CircleHelp size="1.1em" aria-hidden="true" />
           {t('help')}
-        </button>
+        </Button>
       </div>
       <StopDialog open={dialog === 'stop'} onClose={() => setDialog(null)} />
       <HelpDialog open={dialog === 'help'} onClose={() => setDialog(null)} />

@@ -3,15 +3,20 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { leftAt, toneOf, wordsOf } from '@/core/attempt/timing';
-import { useAttempt, usePlayer, useToolState } from '../PlayerContext';
+import * as z from 'zod/mini';
+import { useAttempt, usePlayer, useKept } from '../PlayerContext';
 import styles from './header.module.css';
+import { Press } from '../../kit/Button';
+
+/** Whether the time left is hidden. */
+const TIME = { schema: z.object({ hidden: z.boolean() }), initial: () => ({ hidden: false }) };
 
 /** Time left in words and as a bar: quiet until ten minutes, outlined at ten, filled at five. The student may hide it. */
 export function TimeLeft() {
   const t = useTranslations('time');
   const { session, announce } = usePlayer();
   const timing = useAttempt((state) => state.timing);
-  const [{ hidden }, keep] = useToolState('time', { hidden: false });
+  const [{ hidden }, keep] = useKept('time', TIME);
   const [now, setNow] = useState(() => session.clock.now());
   const said = useRef<string | null>(null);
 
@@ -32,8 +37,7 @@ export function TimeLeft() {
   const { unit, count } = wordsOf(left);
   const words = t(unit, { count });
   return (
-    <button
-      type="button"
+    <Press
       className={styles.time}
       data-tone={tone}
       aria-pressed={hidden}
@@ -51,6 +55,6 @@ export function TimeLeft() {
         </>
       )}
       <span className="visually-hidden">{hidden ? t('show') : t('hide')}</span>
-    </button>
+    </Press>
   );
 }

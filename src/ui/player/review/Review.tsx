@@ -11,6 +11,7 @@ import { reviewUnits } from '../sheets/units';
 import { useOverview } from '../trail/useOverview';
 import { useProgressWords } from '../useProgressWords';
 import styles from './review.module.css';
+import { Press } from '../../kit/Button';
 
 type Filter = 'all' | 'unfinished' | 'flagged';
 const FILTERS: readonly Filter[] = ['all', 'unfinished', 'flagged'];
@@ -52,9 +53,9 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
         <p>{unfinished === 0 ? t('allDone') : t('some', { count: unfinished, total: questions.length })}</p>
         <div className={styles.filters} role="group" aria-label={t('filter')}>
           {FILTERS.map((one) => (
-            <button key={one} type="button" aria-pressed={filter === one} onClick={() => setFilter(one)}>
+            <Press key={one} aria-pressed={filter === one} onClick={() => setFilter(one)}>
               {t(`filters.${one}`, { count: questions.filter(fits[one]).length })}
-            </button>
+            </Press>
           ))}
         </div>
       </header>
@@ -84,16 +85,16 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
       )}
       <footer className={styles.foot}>
         {here && (
-          <button type="button" className={styles.back} onClick={() => onGo(here.ref)}>
+          <Press className={styles.back} onClick={() => onGo(here.ref)}>
             <ArrowLeft size="1.15em" aria-hidden="true" />
             {t('backTo', { number: here.number })}
-          </button>
+          </Press>
         )}
         <span className={styles.note}>{t('note')}</span>
-        <button type="button" className={styles.handIn} onClick={() => setAsking(true)}>
+        <Press className={styles.handIn} onClick={() => setAsking(true)}>
           <Send size="1.15em" aria-hidden="true" />
           {t('handIn')}
-        </button>
+        </Press>
       </footer>
       <HandInDialog
         open={asking}
@@ -112,8 +113,7 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
   const { number, standing, flagged, progress } = question;
   const missing = standing === 'done' || standing === 'not-opened' ? [] : words(progress);
   return (
-    <button
-      type="button"
+    <Press
       className={styles.row}
       data-standing={standing}
       data-review-row={number}
@@ -136,6 +136,6 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
           {t('flagged')}
         </span>
       )}
-    </button>
+    </Press>
   );
 }

@@ -7,7 +7,8 @@ import { openJournal, type Journal } from './journal';
 import { AttemptSession, openSession, type Timers } from './session';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { firstBatch } from './batches';
-import { ServerRefusal, type Saved, type Transport } from './transport';
+import { ServerRefusal, type Content, type Saved, type Transport } from './transport';
+import { NO_NEEDS } from '@/core/needs';
 
 const CHECKED: DeliveredItem = {
   ref: '',
@@ -19,6 +20,11 @@ const CHECKED: DeliveredItem = {
   feedback: [],
 };
 
+const CONTENT: Content = {
+  test: { title: 'T', directions: [], timeLimit: null, parts: [], items: {}, stimuli: {}, assets: [] },
+  student: { displayName: 'Wren', needs: NO_NEEDS },
+};
+
 /** A server that keeps events by number, and can be unplugged. */
 class FakeServer implements Transport {
   readonly kept = new Map<string, Map<number, BrowserEvent>>();
@@ -27,15 +33,19 @@ class FakeServer implements Transport {
   /** Answers to this question are refused as bad input. */
   refuses = '';
   moved = false;
-  content = () => Promise.reject(new Error('not used'));
+  /** A page this server was never told of. */
+  forgot = '';
+  content = () => Promise.resolve(CONTENT);
   resume = () =>
     Promise.resolve({
+      device: 'page-2',
       state: { ...NEW_ATTEMPT, phase: 'running' as const },
       cursor: 0,
       serverNow: 1_000_000,
     });
   save = (device: string, events: readonly BrowserEvent[]): Promise<Saved> => {
     if (!this.up) return Promise.reject(new TypeError('network'));
+    if (device === this.forgot) return Promise.reject(new ServerRefusal('unknown-device', 409));
     if (events.some((event) => event.type === 'answered' && event.item === this.refuses))
       return Promise.reject(new ServerRefusal('bad-input', 400));
     const mine = this.kept.get(device) ?? new Map<number, BrowserEvent>();
@@ -89,8 +99,8 @@ function open(server: FakeServer, journal?: Journal) {
   const timers = new HandTimers();
   const clock = new ServerClock(1_000_000, () => 0);
   const session = new AttemptSession(
-    'page-1',
-    { state: { ...NEW_ATTEMPT, phase: 'running' }, cursor: 0, serverNow: 1_000_000 },
+    { device: 'page-1', state: { ...NEW_ATTEMPT, phase: 'running' }, cursor: 0, serverNow: 1_000_000 },
+    CONTENT,
     clock,
     own,
     server,
@@ -186,15 +196,40 @@ test('a page that died leaves its answers to the next one, which sends them firs
   await settle();
   session.close();
   server.up = true;
-  const next = await openSession(
-    'page-2',
-    journal,
-    server,
-    (serverNow) => new ServerClock(serverNow, () => 0),
-  );
+  const next = await openSession(journal, server, (serverNow) => new ServerClock(serverNow, () => 0));
   expect(server.kept.get('page-1')?.size).toBe(1);
   expect((await journal.kept()).size).toBe(0);
   next.close();
+});
+
+test('what an earlier page left behind and the server does not know it for is said again by this one', async () => {
+  const server = new FakeServer();
+  const { session, journal } = open(server);
+  server.up = false;
+  session.dispatch(answer('A'));
+  await settle();
+  session.close();
+  server.up = true;
+  server.forgot = 'page-1';
+  const next = await openSession(journal, server, (serverNow) => new ServerClock(serverNow, () => 0));
+  await next.flush();
+  expect(next.getState().items.q?.responses.R).toBe('A');
+  expect([...(server.kept.get('page-2')?.values() ?? [])]).toMatchObject([{ type: 'answered', seq: 1 }]);
+  next.close();
+});
+
+test('the clock being put right never dates a later answer before an earlier one', async () => {
+  const server = new FakeServer();
+  const { session } = open(server);
+  session.dispatch(answer('A'));
+  session.clock.correct(500_000, 0);
+  session.dispatch(answer('B'));
+  await settle();
+  await session.flush();
+  const [first, second] = [...(server.kept.get('page-1')?.values() ?? [])];
+  expect(second?.at).toBeGreaterThanOrEqual(first?.at ?? Infinity);
+  expect(session.getState().items.q?.responses.R).toBe('B');
+  session.close();
 });
 
 test('what an earlier page left behind is sent even when the server will not take one of it', async () => {
@@ -207,12 +242,7 @@ test('what an earlier page left behind is sent even when the server will not tak
   await settle();
   session.close();
   server.up = true;
-  const next = await openSession(
-    'page-2',
-    journal,
-    server,
-    (serverNow) => new ServerClock(serverNow, () => 0),
-  );
+  const next = await openSession(journal, server, (serverNow) => new ServerClock(serverNow, () => 0));
   const kept = [...(server.kept.get('page-1')?.values() ?? [])];
   expect(kept.map((event) => event.type)).toEqual(['answered', 'seen', 'answered']);
   expect((await journal.kept()).size).toBe(0);
@@ -258,7 +288,8 @@ test('a check is asked for only when everything given before has arrived', async
   const server = new FakeServer();
   const { session } = open(server);
   session.dispatch({ type: 'answered', item: 'Q', responses: { R: 'A' }, how: 'edit' });
-  await expect(session.check('Q', null)).resolves.toMatchObject({ ref: 'Q' });
+  await session.check('Q', null);
+  expect(session.getTest().items.Q).toMatchObject({ ref: 'Q' });
   expect(server.heldAtCheck).toBe(1);
   server.up = false;
   session.dispatch({ type: 'answered', item: 'Q', responses: { R: 'B' }, how: 'edit' });

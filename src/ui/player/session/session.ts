@@ -1,11 +1,12 @@
 import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
-import { reduce } from '@/core/attempt/reducer';
-import type { DeliveredItem } from '@/core/item/delivered';
+import { History } from '@/core/attempt/history';
+import { may } from '@/core/attempt/may';
+import type { DeliveredTest } from '@/core/item/delivered';
 import type { AttemptState } from '@/core/attempt/state';
 import { emptied, firstBatch } from './batches';
 import type { ServerClock } from './clock';
 import type { Journal } from './journal';
-import { ServerRefusal, type Resumed, type Transport } from './transport';
+import { ServerRefusal, type Content, type Resumed, type Transport } from './transport';
 
 /**
  * How safe the answers are, in truth: all with the server; on their way; kept on this computer because the network is down;
@@ -42,7 +43,11 @@ const browserTimers: Timers = {
  * React; components subscribe.
  */
 export class AttemptSession {
-  private state: AttemptState;
+  /** What this page knows of the attempt: the state it was opened with, and everything since in its one order. */
+  private readonly history: History;
+  private readonly device: string;
+  private lastAt = 0;
+  private delivered: DeliveredTest;
   private status: SessionStatus = { save: 'saved', moved: false, over: false, signedOut: false };
   private cursor: number;
   private seq = 0;
@@ -59,15 +64,18 @@ export class AttemptSession {
   private readonly listeners = new Set<() => void>();
 
   constructor(
-    private readonly device: string,
     resumed: Resumed,
+    content: Content,
     readonly clock: ServerClock,
     private readonly journal: Journal,
     private readonly transport: Transport,
     private readonly timers: Timers = browserTimers,
     private readonly monotonic: () => number = () => performance.now(),
   ) {
-    this.state = resumed.state;
+    this.device = resumed.device;
+    this.history = new History(resumed.state);
+    this.delivered = content.test;
+    this.student = content.student;
     this.cursor = resumed.cursor;
     this.schedule(HEARTBEAT_MS);
   }
@@ -76,15 +84,22 @@ export class AttemptSession {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly getState = (): AttemptState => this.state;
+  readonly student: Content['student'];
+  readonly getState = (): AttemptState => this.history.state;
+  /** The test as delivered, with what checks have changed in it. */
+  readonly getTest = (): DeliveredTest => this.delivered;
   readonly getStatus = (): SessionStatus => this.status;
 
   /** Does something: applied at once, kept on this computer, then sent. */
   dispatch(action: BrowserAction): void {
     if (this.closed || this.status.moved || this.status.over) return;
+    // The clock may be put right by a little: what comes later is never dated before.
+    const at = Math.max(this.lastAt, this.clock.now());
+    if (may(this.getState(), action, at) !== null) return;
     this.seq += 1;
-    const event = { ...action, device: this.device, seq: this.seq, at: this.clock.now() };
-    this.state = reduce(this.state, event);
+    this.lastAt = at;
+    const event = { ...action, device: this.device, seq: this.seq, at };
+    this.history.add(event);
     this.unsent.push(event);
     this.journal.append([event]).then(
       () => this.setJournalFailed(false),
@@ -123,14 +138,18 @@ export class AttemptSession {
 
   /**
    * Has the answer to a question checked: everything given is sent first, then the question comes back with what may be
-   * said of the answer.
+   * said of the answer, and is the one delivered from then on.
    * @throws when the network or the server does not take it; nothing is lost
    */
-  async check(item: string, by: string | null): Promise<DeliveredItem> {
+  async check(item: string, by: string | null): Promise<void> {
     if (!(await this.flush())) throw new TypeError('the answers have not all arrived');
     const checked = await this.transport.check(this.device, item, by);
+    this.delivered = {
+      ...this.delivered,
+      items: { ...this.delivered.items, [item]: checked.item },
+    };
     await this.send();
-    return checked.item;
+    this.notify();
   }
 
   stop(): Promise<void> {
@@ -177,7 +196,7 @@ export class AttemptSession {
       this.clock.correct(saved.serverNow, sentAt);
       this.cursor = saved.cursor;
       this.unsent = this.unsent.filter((event) => event.seq > saved.acknowledged);
-      for (const event of saved.others) this.state = reduce(this.state, event);
+      for (const event of saved.others) this.history.add(event);
       const over = saved.phase === 'handed-in';
       this.status = { ...this.status, moved: saved.moved, over: this.status.over || over, signedOut: false };
       void this.journal.forget(this.device, saved.acknowledged).catch(() => undefined);
@@ -235,46 +254,54 @@ export class AttemptSession {
   }
 }
 
-/** Sends what an earlier page left behind; one event the server will not take goes emptied, the rest as it is. */
+/**
+ * Sends what an earlier page left behind; one event the server will not take goes emptied, the rest as it is.
+ * @returns what the server does not know that page for any more, to be said again by the next
+ */
 async function sendKept(
   earlier: string,
   events: readonly BrowserEvent[],
   journal: Journal,
   transport: Transport,
-): Promise<void> {
+): Promise<readonly BrowserEvent[]> {
   let left = events;
   let most: number | undefined;
   while (left.length > 0) {
     const batch = firstBatch(left, most);
     try {
-      const saved = await transport.save(earlier, batch, 0);
+      const saved = await transport.save(earlier, batch, Number.MAX_SAFE_INTEGER);
       await journal.forget(earlier, saved.acknowledged);
       left = left.slice(batch.length);
       most = undefined;
     } catch (error) {
-      if (!(error instanceof ServerRefusal) || error.code !== 'bad-input') throw error;
+      if (!(error instanceof ServerRefusal)) throw error;
+      if (error.code === 'unknown-device') return left;
+      if (error.code !== 'bad-input') throw error;
       const [first] = batch;
       if (batch.length > 1) most = Math.ceil(batch.length / 2);
       else if (first && first.type !== 'seen') left = [emptied(first), ...left.slice(1)];
       else throw error;
     }
   }
+  return [];
 }
 
 /**
  * Opens an attempt in this page: first whatever an earlier page on this computer could not send is sent, then the attempt is
- * resumed here.
+ * resumed here, and what it shows is fetched.
  */
 export async function openSession(
-  device: string,
   journal: Journal,
   transport: Transport,
   makeClock: (serverNow: number) => ServerClock,
 ): Promise<AttemptSession> {
   const kept = await journal.kept().catch(() => new Map<string, readonly BrowserEvent[]>());
-  for (const [earlier, events] of kept) {
-    await sendKept(earlier, events, journal, transport);
-  }
-  const resumed = await transport.resume(device);
-  return new AttemptSession(device, resumed, makeClock(resumed.serverNow), journal, transport);
+  const again: BrowserEvent[] = [];
+  for (const [earlier, events] of kept) again.push(...(await sendKept(earlier, events, journal, transport)));
+  const resumed = await transport.resume();
+  const content = await transport.content();
+  const session = new AttemptSession(resumed, content, makeClock(resumed.serverNow), journal, transport);
+  for (const { device: _device, seq: _seq, at: _at, ...action } of again) session.dispatch(action);
+  for (const { device } of again) await journal.forget(device, Infinity).catch(() => undefined);
+  return session;
 }

@@ -1,25 +1,13 @@
-import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
-import type { AttemptState } from '@/core/attempt/state';
+import type { BrowserEvent } from '@/core/attempt/events';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
+import { resumedReply, savedReply, type Resumed, type Saved } from '@/core/wire/replies';
 
 export interface Content {
   readonly test: DeliveredTest;
   readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
 }
-export interface Resumed {
-  readonly state: AttemptState;
-  readonly cursor: number;
-  readonly serverNow: number;
-}
-export interface Saved {
-  readonly acknowledged: number;
-  readonly serverNow: number;
-  readonly cursor: number;
-  readonly others: readonly AttemptEvent[];
-  readonly moved: boolean;
-  readonly phase: AttemptState['phase'];
-}
+export type { Resumed, Saved };
 
 /** The server said no, with a reason; anything else that goes wrong is the network. */
 export class ServerRefusal extends Error {
@@ -35,7 +23,8 @@ export class ServerRefusal extends Error {
 /** The few things a browser asks of the server during an attempt. */
 export interface Transport {
   content(): Promise<Content>;
-  resume(device: string): Promise<Resumed>;
+  /** Opens the attempt in this page; the server gives the page its name. */
+  resume(): Promise<Resumed>;
   save(device: string, events: readonly BrowserEvent[], cursor: number, leaving?: boolean): Promise<Saved>;
   /** Has the answer to one question checked now; what was given before must have been sent. */
   check(device: string, item: string, by: string | null): Promise<{ readonly item: DeliveredItem }>;
@@ -66,8 +55,9 @@ export function httpTransport(attemptId: string): Transport {
   };
   return {
     content: () => call('/content'),
-    resume: (device) => call('/resume', { device }),
-    save: (device, events, cursor, leaving) => call('/events', { device, events, cursor }, leaving),
+    resume: async () => resumedReply.parse(await call('/resume', {})),
+    save: async (device, events, cursor, leaving) =>
+      savedReply.parse(await call('/events', { device, events, cursor }, leaving)),
     check: (device, item, by) => call(`/items/${encodeURIComponent(item)}/check`, { device, by }),
     stop: (device) => call('/stop', { device }),
     handIn: (device, reason) => call('/hand-in', { device, reason }),

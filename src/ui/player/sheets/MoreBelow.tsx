@@ -7,6 +7,7 @@ import styles from './sheets.module.css';
 import type { Unit } from './units';
 import { useHidden } from './useHidden';
 import { useHiddenWords } from './useHiddenWords';
+import { Press } from '../../kit/Button';
 
 interface MoreProps {
   readonly scrollerRef: RefObject<HTMLElement | null>;
@@ -23,8 +24,7 @@ export function MoreBelow({ scrollerRef, contentRef, units, textId }: MoreProps)
   const words = useHiddenWords();
   if (!hidden.any) return null;
   return (
-    <button
-      type="button"
+    <Press
       className={styles.more}
       data-more-below=""
       title={t('scroll')}
@@ -35,6 +35,6 @@ export function MoreBelow({ scrollerRef, contentRef, units, textId }: MoreProps)
     >
       <ChevronsDown size="1.2em" aria-hidden="true" />
       {words(hidden.counts, hidden.parts)}
-    </button>
+    </Press>
   );
 }

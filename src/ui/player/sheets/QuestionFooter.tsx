@@ -10,6 +10,7 @@ import { useAttempt, usePlayer } from '../PlayerContext';
 import { useProgressWords } from '../useProgressWords';
 import styles from './sheets.module.css';
 import type { Checking } from './useChecking';
+import { Button } from '../../kit/Button';
 
 interface Props {
   readonly checking: Checking;
@@ -42,35 +43,29 @@ export function QuestionFooter({ item, checking, onStep, onReview, fromReview }:
       </p>
       <span className={styles.ways}>
         {item.tries !== null && (
-          <button
-            type="button"
-            className={styles.go}
-            disabled={checking.closed || checking.busy}
-            onClick={() => checking.check()}
-          >
+          <Button look="way" disabled={checking.closed || checking.busy} onClick={() => checking.check()}>
             <CircleCheck size="1.15em" aria-hidden="true" />
             {t(checking.busy ? 'checking' : 'check')}
-          </button>
+          </Button>
         )}
         {fromReview && (
-          <button type="button" className={styles.go} onClick={onReview}>
+          <Button look="way" onClick={onReview}>
             <ListChecks size="1.15em" aria-hidden="true" />
             {t('backToReview')}
-          </button>
+          </Button>
         )}
-        <button type="button" className={styles.go} disabled={first} onClick={() => onStep(-1)}>
+        <Button look="way" disabled={first} onClick={() => onStep(-1)}>
           <ArrowLeft size="1.15em" aria-hidden="true" />
           {t('back')}
-        </button>
-        <button
-          type="button"
-          className={styles.go}
-          data-main=""
+        </Button>
+        <Button
+          look="main"
+
           onClick={() => (last ? onReview() : onStep(1))}
         >
           {last ? t('toReview') : t('next')}
           <ArrowRight size="1.15em" aria-hidden="true" />
-        </button>
+        </Button>
       </span>
     </footer>
   );

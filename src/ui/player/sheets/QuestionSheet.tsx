@@ -19,6 +19,7 @@ import { questionUnits, type Unit } from './units';
 import { Feedback } from './Feedback';
 import { useChecking } from './useChecking';
 import { useSeen } from './useSeen';
+import { Button } from '../../kit/Button';
 
 interface Props {
   readonly item: DeliveredItem;
@@ -116,10 +117,10 @@ function HowTo({ item }: { item: DeliveredItem }) {
   if (interactionsOf(item.body).length === 0) return null;
   return (
     <>
-      <button type="button" className={styles.headButton} onClick={() => setOpen(true)}>
+      <Button className={styles.headButton} onClick={() => setOpen(true)}>
         <CircleHelp size="1.1em" aria-hidden="true" />
         {t('button')}
-      </button>
+      </Button>
       <LessonDialog item={item} open={open} onClose={() => setOpen(false)} />
     </>
   );
@@ -130,8 +131,7 @@ function FlagButton({ itemRef }: { itemRef: string }) {
   const { dispatch } = usePlayer();
   const flagged = useAttempt((state) => itemOf(state, itemRef).flagged);
   return (
-    <button
-      type="button"
+    <Button
       className={styles.headButton}
       data-flag=""
       aria-pressed={flagged}
@@ -140,7 +140,7 @@ function FlagButton({ itemRef }: { itemRef: string }) {
     >
       <Flag size="1.1em" aria-hidden="true" fill={flagged ? 'currentColor' : 'none'} />
       {flagged ? t('flagged') : t('flag')}
-    </button>
+    </Button>
   );
 }
 
@@ -162,36 +162,33 @@ function Steps({ item }: { item: DeliveredItem }) {
   const [after] = own.future;
   return (
     <span className={styles.steps}>
-      <button
-        type="button"
-        className={styles.quiet}
+      <Button
+        look="quiet"
         disabled={!before}
         aria-label={t('undo')}
         title={t('undo')}
         onClick={() => before && go('undo', before)}
       >
         <Undo2 size="1.15em" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        className={styles.quiet}
+      </Button>
+      <Button
+        look="quiet"
         disabled={!after}
         aria-label={t('redo')}
         title={t('redo')}
         onClick={() => after && go('redo', after)}
       >
         <Redo2 size="1.15em" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        className={styles.quiet}
+      </Button>
+      <Button
+        look="quiet"
         disabled={!answered}
         aria-label={t('startOver')}
         title={t('startOver')}
         onClick={() => setAsking(true)}
       >
         <RotateCcw size="1.1em" aria-hidden="true" />
-      </button>
+      </Button>
       <Dialog
         open={asking}
         title={t('startOverTitle')}

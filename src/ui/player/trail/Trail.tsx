@@ -8,6 +8,7 @@ import { useHandler } from '../../kit/useHandler';
 import { usePlayer } from '../PlayerContext';
 import styles from './trail.module.css';
 import { useOverview } from './useOverview';
+import { Press } from '../../kit/Button';
 
 interface Props {
   readonly current: string | null;
@@ -34,10 +35,10 @@ export function Trail({ current, onGo, onReview }: Props) {
   return (
     <nav className={styles.trail} aria-label={t('label')} data-narrow={narrow || undefined}>
       {narrow && (
-        <button type="button" className={styles.toggle} aria-expanded={open} onClick={() => setOpen(!open)}>
+        <Press className={styles.toggle} aria-expanded={open} onClick={() => setOpen(!open)}>
           {here ? t('where', { number: here.number, total: questions.length }) : t('label')}
           <ChevronDown size="1.1em" aria-hidden="true" />
-        </button>
+        </Press>
       )}
       {visible && (
         <div className={styles.line}>
@@ -71,10 +72,10 @@ export function Trail({ current, onGo, onReview }: Props) {
           )}
         </div>
       )}
-      <button type="button" className={styles.review} onClick={onReview} title={t('reviewHint')}>
+      <Press className={styles.review} onClick={onReview} title={t('reviewHint')}>
         <b>{t('count', { done, total: questions.length })}</b>
         {t('review')}
-      </button>
+      </Press>
     </nav>
   );
 }
@@ -102,9 +103,8 @@ const Stop = memo(function Stop({ target, number, standing, flagged, here, onGo 
     return () => clearTimeout(timer);
   }, [here]);
   return (
-    <button
+    <Press
       ref={ref}
-      type="button"
       className={styles.stop}
       data-standing={standing}
       data-flagged={flagged || undefined}
@@ -114,6 +114,6 @@ const Stop = memo(function Stop({ target, number, standing, flagged, here, onGo 
       onClick={() => onGo(target)}
     >
       {number}
-    </button>
+    </Press>
   );
 });

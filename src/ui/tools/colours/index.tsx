@@ -2,16 +2,22 @@
 
 import { Palette } from 'lucide-react';
 import { useTranslations } from 'use-intl';
+import * as z from 'zod/mini';
 import { SCHEME_IDS, SCHEMES, type SchemeId } from '@/core/view/schemes';
-import { usePlayer, useToolState } from '../../player/PlayerContext';
-import type { ToolDefinition } from '../types';
+import { useKept } from '../../player/PlayerContext';
+import { defineTool, type ToolState } from '../types';
 import styles from './colours.module.css';
+
+const STATE: ToolState<{ scheme: SchemeId }> = {
+  schema: z.object({ scheme: z.enum(SCHEME_IDS) }),
+  initial: (needs) => ({ scheme: needs.scheme }),
+  scope: 'test',
+};
 
 /** Colours for text and page; every scheme at least 7:1, and it applies to everything on the screen. */
 function ColoursPanel() {
   const t = useTranslations('tools.colours');
-  const { needs } = usePlayer();
-  const [{ scheme }, keep] = useToolState<{ scheme: SchemeId }>('colours', { scheme: needs.scheme });
+  const [{ scheme }, keep] = useKept('colours', STATE);
   return (
     <fieldset className={styles.list}>
       <legend>{t('legend')}</legend>
@@ -46,10 +52,12 @@ function ColoursPanel() {
   );
 }
 
-export const colours: ToolDefinition = {
+export const colours = defineTool({
   id: 'colours',
   Icon: Palette,
   letter: 'C',
   button: 'panel',
   Panel: ColoursPanel,
-};
+  state: STATE,
+  pageLook: ({ scheme }) => ({ scheme }),
+});

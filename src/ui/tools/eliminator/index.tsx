@@ -2,9 +2,13 @@
 
 import { Strikethrough, Undo2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
-import { useAttempt, usePlayer, useToolState } from '../../player/PlayerContext';
-import type { ChoiceMarkProps, ToolDefinition } from '../types';
+import { useAttempt, useKept, usePlayer } from '../../player/PlayerContext';
+import { switchState } from '../switchState';
+import { defineTool, type ChoiceMarkProps } from '../types';
 import styles from './eliminator.module.css';
+import { Press } from '../../kit/Button';
+
+const STATE = switchState('eliminator', 'test');
 
 /**
  * Strikes a choice out, and brings it back, each in one press beside the choice. There is no mode to leave: pressing the
@@ -12,14 +16,13 @@ import styles from './eliminator.module.css';
  */
 function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProps) {
   const t = useTranslations('tools.eliminator');
-  const { dispatch, announce, needs } = usePlayer();
-  const [{ on }] = useToolState('eliminator', { on: needs.toolsOn.includes('eliminator') });
+  const { dispatch, announce } = usePlayer();
+  const [{ on }] = useKept('eliminator', STATE);
   const struck = useAttempt((state) => state.items[itemRef]?.struck[response]?.includes(choice) ?? false);
   if (!on && !struck) return null;
   if (chosen) return <span className={styles.space} aria-hidden="true" />;
   return (
-    <button
-      type="button"
+    <Press
       className={styles.mark}
       data-struck={struck || undefined}
       aria-label={struck ? t('bringBack', { label }) : t('strike', { label })}
@@ -34,14 +37,15 @@ function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProp
       ) : (
         <Strikethrough size="1.15em" aria-hidden="true" />
       )}
-    </button>
+    </Press>
   );
 }
 
-export const eliminator: ToolDefinition = {
+export const eliminator = defineTool({
   id: 'eliminator',
   Icon: Strikethrough,
   letter: 'X',
   button: 'switch',
   ChoiceMark: StrikeMark,
-};
+  state: STATE,
+});

@@ -13,6 +13,7 @@ import { stretchOf, textOf } from '../domText';
 import type { SheetLayerProps } from '../types';
 import styles from './highlighter.module.css';
 import { canPaint, COLOURS, paintMarks, unpaint } from './paint';
+import { Press } from '../../kit/Button';
 
 const NONE: readonly Highlight[] = [];
 /** A selection counts once it has stood this long: while it is still growing, nothing pops up. */
@@ -76,9 +77,8 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
       data-highlight-popup=""
     >
       {COLOURS.map((colour) => (
-        <button
+        <Press
           key={colour}
-          type="button"
           className={styles.pick}
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => mark(colour)}
@@ -87,18 +87,17 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
             {t('swatch')}
           </span>
           {t(`colours.${colour}`)}
-        </button>
+        </Press>
       ))}
       {isPainted(marks, picked.start, picked.end) && (
-        <button
-          type="button"
+        <Press
           className={styles.pick}
           onMouseDown={(event) => event.preventDefault()}
           onClick={() => mark(null)}
         >
           <Eraser size="1.1em" aria-hidden="true" />
           {t('remove')}
-        </button>
+        </Press>
       )}
     </div>,
     document.body,

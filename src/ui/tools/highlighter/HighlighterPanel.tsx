@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import { usePlayer, useAttempt } from '../../player/PlayerContext';
 import styles from '../tools.module.css';
 import { moveSelection, pickFirstWord } from './wordCursor';
+import { Button } from '../../kit/Button';
 
 /** How the highlighter is used, by hand and by keys, and taking all of it away. */
 export function HighlighterPanel() {
@@ -31,10 +32,9 @@ export function HighlighterPanel() {
       <p className={styles.text}>{t('hint')}</p>
       <div className={styles.panelRow}>
         {picking ? (
-          <button
+          <Button
             ref={padRef}
-            type="button"
-            className={styles.button}
+
             data-on
             onKeyDown={(event) => {
               if (event.key === 'Enter') {
@@ -50,15 +50,11 @@ export function HighlighterPanel() {
             }}
           >
             {t('picking')}
-          </button>
+          </Button>
         ) : (
-          <button type="button" className={styles.button} onClick={begin}>
-            {t('pick')}
-          </button>
+          <Button onClick={begin}>{t('pick')}</Button>
         )}
-        <button
-          type="button"
-          className={styles.button}
+        <Button
           disabled={!any}
           onClick={() => {
             dispatch({ type: 'highlights-cleared', text: null });
@@ -66,7 +62,7 @@ export function HighlighterPanel() {
           }}
         >
           {t('removeAll')}
-        </button>
+        </Button>
       </div>
     </div>
   );

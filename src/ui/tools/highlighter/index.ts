@@ -1,13 +1,16 @@
 import { Highlighter } from 'lucide-react';
-import type { ToolDefinition } from '../types';
+import * as z from 'zod/mini';
+import { defineTool } from '../types';
 import { HighlighterPanel } from './HighlighterPanel';
 import { HighlightLayer } from './HighlightLayer';
 
-export const highlighter: ToolDefinition = {
+/** Its marks are events of their own (`highlighted`), anchored to the text; nothing else is kept. */
+export const highlighter = defineTool({
   id: 'highlighter',
   Icon: Highlighter,
   letter: 'H',
   button: 'panel',
   Panel: HighlighterPanel,
-  SheetLayer: HighlightLayer,
-};
+  state: { schema: z.object({}), initial: () => ({}), scope: 'text' },
+  sheetLayer: { order: 0, Layer: HighlightLayer },
+});

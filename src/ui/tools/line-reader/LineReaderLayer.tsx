@@ -3,32 +3,20 @@
 import { ArrowLeftRight, ChevronDown, ChevronUp, Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslations } from 'use-intl';
+import { own } from '@/core/own';
 import { lineAt, windowOf } from '@/core/view/lines';
-import { usePlayer, useToolState } from '../../player/PlayerContext';
+import { useKept } from '../../player/PlayerContext';
 import type { SheetLayerProps } from '../types';
 import styles from './lineReader.module.css';
+import { LINE_READER, type LineReaderState } from './state';
 import { useTextLines } from './useTextLines';
+import { Press } from '../../kit/Button';
 
-interface LineReaderState {
-  readonly on: boolean;
-  readonly sheet: 'passage' | 'question';
-  /** Lines in the window, 1 to 5. */
-  readonly count: number;
-  /** First line of the window, per text. */
-  readonly at: Readonly<Record<string, number>>;
-}
 const KEEP_AFTER_MS = 400;
-const clampCount = (count: number) => Math.max(1, Math.min(5, count));
 
 /** A window of one to five real lines; the rest is dimmed but can still be pressed. */
 export function LineReaderLayer({ sheet, textId, contentRef }: SheetLayerProps) {
-  const { needs } = usePlayer();
-  const [state, keep] = useToolState<LineReaderState>('line-reader', {
-    on: needs.toolsOn.includes('line-reader'),
-    sheet: 'passage',
-    count: 1,
-    at: {},
-  });
+  const [state, keep] = useKept('line-reader', LINE_READER);
   const alone = typeof document !== 'undefined' && document.querySelectorAll('[data-text-root]').length < 2;
   const active = state.on && (state.sheet === sheet || alone);
   if (!active) return null;
@@ -44,8 +32,8 @@ interface ReaderProps extends SheetLayerProps {
 function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) {
   const t = useTranslations('tools.line-reader');
   const lines = useTextLines(contentRef, true);
-  const [first, setFirst] = useState(state.at[textId] ?? 0);
-  const count = clampCount(state.count);
+  const [first, setFirst] = useState(own(state.at, textId) ?? 0);
+  const count = state.count;
   const readerRef = useRef<HTMLDivElement>(null);
   const dragging = useRef(false);
   const last = Math.max(0, lines.length - count);
@@ -117,51 +105,41 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
         >
           {t('drag')}
         </div>
-        <button
-          type="button"
-          aria-label={t('up')}
-          title={t('up')}
-          disabled={first <= 0}
-          onClick={() => move(first - 1)}
-        >
+        <Press aria-label={t('up')} title={t('up')} disabled={first <= 0} onClick={() => move(first - 1)}>
           <ChevronUp size="1.2em" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
+        </Press>
+        <Press
           aria-label={t('down')}
           title={t('down')}
           disabled={first >= last}
           onClick={() => move(first + 1)}
         >
           <ChevronDown size="1.2em" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
+        </Press>
+        <Press
           aria-label={t('fewer')}
           title={t('fewer')}
           disabled={count <= 1}
           onClick={() => keep({ count: count - 1 })}
         >
           <Minus size="1.1em" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
+        </Press>
+        <Press
           aria-label={t('more')}
           title={t('more')}
           disabled={count >= 5}
           onClick={() => keep({ count: count + 1 })}
         >
           <Plus size="1.1em" aria-hidden="true" />
-        </button>
+        </Press>
         {!alone && (
-          <button
-            type="button"
+          <Press
             aria-label={t(`to.${sheet}`)}
             title={t(`to.${sheet}`)}
             onClick={() => keep({ sheet: sheet === 'passage' ? 'question' : 'passage' })}
           >
             <ArrowLeftRight size="1.1em" aria-hidden="true" />
-          </button>
+          </Press>
         )}
       </div>
     </div>

@@ -1,11 +1,13 @@
 import { Rows3 } from 'lucide-react';
-import type { ToolDefinition } from '../types';
+import { defineTool } from '../types';
+import { LINE_READER } from './state';
 import { LineReaderLayer } from './LineReaderLayer';
 
-export const lineReader: ToolDefinition = {
+export const lineReader = defineTool({
   id: 'line-reader',
   Icon: Rows3,
   letter: 'R',
   button: 'switch',
-  SheetLayer: LineReaderLayer,
-};
+  state: LINE_READER,
+  sheetLayer: { order: 10, Layer: LineReaderLayer },
+});

@@ -6,6 +6,7 @@ import { ContentView, type ContentSlots } from '../../../content/ContentView';
 import { LIST } from './dragging';
 import styles from './placing.module.css';
 import type { Held, Piece, Placing } from './usePlacing';
+import { Press } from '../../../kit/Button';
 
 interface Props {
   readonly placing: Placing;
@@ -38,9 +39,9 @@ export function PieceList({ placing, slots, onKeyPick }: Props) {
         />
       ))}
       {placing.held?.from && (
-        <button type="button" className={styles.back} onClick={placing.pressList}>
+        <Press className={styles.back} onClick={placing.pressList}>
           {t('backToList')}
-        </button>
+        </Press>
       )}
     </div>
   );
@@ -58,9 +59,8 @@ function ListedPiece({ piece, placing, slots, onKeyPick }: Props & { readonly pi
   });
   if (left === 0) return <span className={styles.used} aria-hidden="true" />;
   return (
-    <button
+    <Press
       ref={setNodeRef}
-      type="button"
       className={styles.piece}
       data-held={held || undefined}
       data-dragging={isDragging || undefined}
@@ -74,6 +74,6 @@ function ListedPiece({ piece, placing, slots, onKeyPick }: Props & { readonly pi
     >
       <ContentView content={piece.content} slots={slots} />
       {left !== Infinity && left > 1 && <span className={styles.copies}>{t('copies', { left })}</span>}
-    </button>
+    </Press>
   );
 }

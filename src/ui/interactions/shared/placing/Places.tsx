@@ -6,6 +6,7 @@ import { useTranslations } from 'use-intl';
 import { ContentView, type ContentSlots } from '../../../content/ContentView';
 import styles from './placing.module.css';
 import { sentence, type Held, type Placing } from './usePlacing';
+import { Press } from '../../../kit/Button';
 
 interface PlaceProps {
   readonly place: string;
@@ -30,12 +31,11 @@ export function Slot({ place, placing, slots, style, look }: PlaceProps) {
   const held = inside !== undefined && placing.isHeld(inside, place);
   const name = sentence(placing.placeName(place));
   return (
-    <button
+    <Press
       ref={(node) => {
         setDrop(node);
         setDrag(node);
       }}
-      type="button"
       className={styles.slot}
       style={style}
       data-look={look}
@@ -67,7 +67,7 @@ export function Slot({ place, placing, slots, style, look }: PlaceProps) {
       ) : (
         <ContentView content={placing.contentOf(inside)} slots={slots} />
       )}
-    </button>
+    </Press>
   );
 }
 
@@ -95,8 +95,7 @@ export function Bin({ place, placing, slots, style, look, children }: PlaceProps
       {inside.map((piece) => (
         <InBin key={piece} piece={piece} place={place} placing={placing} slots={slots} />
       ))}
-      <button
-        type="button"
+      <Press
         className={styles.here}
         data-place={place}
         data-filled={inside.length > 0 || undefined}
@@ -108,7 +107,7 @@ export function Bin({ place, placing, slots, style, look, children }: PlaceProps
         onClick={() => placing.pressPlace(place)}
       >
         {waiting ? t('putHereShort') : '+'}
-      </button>
+      </Press>
     </div>
   );
 }
@@ -128,9 +127,8 @@ function InBin({
   });
   const held = placing.isHeld(piece, place);
   return (
-    <button
+    <Press
       ref={setNodeRef}
-      type="button"
       className={styles.piece}
       data-held={held || undefined}
       data-dragging={isDragging || undefined}
@@ -147,7 +145,7 @@ function InBin({
       }}
     >
       <ContentView content={placing.contentOf(piece)} slots={slots} />
-    </button>
+    </Press>
   );
 }
 

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { boxOf, type Hotspot } from '@/core/interactions/hotspots';
 import type { StageSize } from './Stage';
 import styles from './stage.module.css';
+import { Press } from '../../../kit/Button';
 
 /** The outline of a hotspot in pixels of the picture. */
 function Outline({ spot, size, className }: { spot: Hotspot; size: StageSize; className?: string }) {
@@ -91,8 +92,7 @@ interface SpotProps {
 /** A hotspot as a button with a name; the press counts inside its shape only. */
 export function Spot({ spot, size, label, pressed, onPress, disabled, children }: SpotProps) {
   return (
-    <button
-      type="button"
+    <Press
       className={styles.spot}
       style={placeOf(spot, size)}
       aria-pressed={pressed}
@@ -103,7 +103,7 @@ export function Spot({ spot, size, label, pressed, onPress, disabled, children }
     >
       <span aria-hidden="true" className={styles.area} style={{ clipPath: clipOf(spot, size) }} />
       {children}
-    </button>
+    </Press>
   );
 }
 

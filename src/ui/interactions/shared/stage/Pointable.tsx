@@ -6,6 +6,7 @@ import type { PicturePoint } from '@/core/interactions/pointing';
 import type { PlacedPoints } from '../usePoints';
 import type { StageSize } from './Stage';
 import styles from './pointable.module.css';
+import { Press } from '../../../kit/Button';
 
 interface HandleProps {
   readonly point: PicturePoint;
@@ -39,8 +40,7 @@ function PointHandle({ point, size, label, children, onMove, onRemove, readOnly 
     y: Math.max(0, Math.min(size.height, y)),
   });
   return (
-    <button
-      type="button"
+    <Press
       className={styles.handle}
       style={{ left: `${(shown.x / size.width) * 100}%`, top: `${(shown.y / size.height) * 100}%` }}
       aria-label={t('at', { name: label, x: Math.round(shown.x), y: Math.round(shown.y) })}
@@ -85,7 +85,7 @@ function PointHandle({ point, size, label, children, onMove, onRemove, readOnly 
       }}
     >
       {children}
-    </button>
+    </Press>
   );
 }
 

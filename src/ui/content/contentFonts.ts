@@ -1,0 +1,16 @@
+import { walkContent, type Content } from '@/core/content/content';
+import { loadFaces } from '../kit/fonts';
+
+const hasMaths = (content: Content): boolean => {
+  for (const node of walkContent(content))
+    if (node.kind === 'element' && node.namespace === 'math') return true;
+  return false;
+};
+
+/** Fetches the fonts that these contents are written in. */
+export async function preloadFonts(contents: readonly Content[]): Promise<void> {
+  await Promise.all([
+    loadFaces(/Atkinson/),
+    ...(contents.some(hasMaths) ? [loadFaces(/Noto Sans Math/)] : []),
+  ]);
+}

@@ -1,0 +1,34 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { interactionsOf } from '@/core/content/content';
+import type { DeliveredTest } from '@/core/item/delivered';
+import { preloadFonts } from '../content/contentFonts';
+import { preloadViews } from '../interactions';
+import { preloadDialogs } from './dialogs/Dialog';
+
+/** Time the first question has to itself before the rest is fetched. */
+const AFTER_THE_FIRST_MS = 500;
+
+async function preload(test: DeliveredTest): Promise<void> {
+  const bodies = [...Object.values(test.items), ...Object.values(test.stimuli)].map(({ body }) => body);
+  await Promise.all([preloadDialogs(), preloadViews(bodies.flatMap((body) => interactionsOf(body)))]);
+  await preloadFonts(bodies);
+}
+
+/** Code and fonts that are needed later are fetched now, so that nothing waits for the network, or fails without it. */
+export function usePreload(test: DeliveredTest): boolean {
+  const [ready, setReady] = useState(false);
+  // The first question comes first; what later ones need follows as soon as it stands.
+  const [first] = useState(test);
+  useEffect(() => {
+    const later = setTimeout(() => {
+      preload(first).then(
+        () => setReady(true),
+        () => undefined,
+      );
+    }, AFTER_THE_FIRST_MS);
+    return () => clearTimeout(later);
+  }, [first]);
+  return ready;
+}
