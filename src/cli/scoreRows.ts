@@ -1,12 +1,17 @@
 import { z } from 'zod';
 import type { Item } from '@/core/item/item';
-import { readResponse, type RawResponse } from '@/core/content/response';
+import { readResponse, responseTexts, type RawResponse } from '@/core/content/response';
+import { figuresOf } from '@/core/interactions/coordinate-plane';
+import { pointsOn } from '@/core/interactions/number-line';
+import { pointsOf } from '@/core/interactions/pointing';
 import { toJson, type JsonValue } from '@/core/content/value';
 import { scoreItem } from '@/core/processing/score';
 import type { QtiPackage } from '@/core/qti/package';
-import { givenResponses, toRawAll } from './responses';
+import { givenResponse, toRaw } from './responses';
+import { interactionsOf } from '@/core/content/content';
+import { responseProblem } from '@/core/item/responseProblem';
 
-const row = z.object({ item: z.string(), responses: givenResponses.default({}) });
+const row = z.object({ item: z.string(), responses: z.record(z.string(), z.unknown()).default({}) });
 
 export interface ScoredRow {
   readonly item: string;
@@ -16,17 +21,47 @@ export interface ScoredRow {
   readonly error?: string;
 }
 
-function errorIn(item: Item, responses: Readonly<Record<string, RawResponse>>): string | null {
-  for (const [name, raw] of Object.entries(responses)) {
-    const declared = item.responses.find((one) => one.identifier === name);
-    if (!declared) return `the item has no response ${name}`;
-    if (Array.isArray(raw) && declared.cardinality === 'single' && raw.length > 1)
-      return readResponse(raw, declared).problem;
-    const isRecord = raw !== null && typeof raw === 'object' && !Array.isArray(raw);
-    if (isRecord !== (declared.cardinality === 'record') && raw !== null)
-      return readResponse(raw, declared).problem;
+/**
+ * Whether a response names places (cells, points, figures) that can be read: then one that is not there is no answer. What cannot
+ * be read at all is an answer that is wrong (items.md, "Response processing").
+ */
+function isReadablePlace(item: Item, name: string, raw: RawResponse): boolean {
+  const model = interactionsOf(item.body).find((one) => one.responseIdentifier === name);
+  const texts = responseTexts(raw);
+  switch (model?.type) {
+    case 'cell-grid':
+      return true;
+    case 'number-line':
+      return model.mode === 'points' && pointsOn(model, raw).length === texts.length;
+    case 'coordinate-plane':
+      return figuresOf(raw).length === texts.length;
+    case 'select-point':
+    case 'position-object':
+      return pointsOf(raw).length === texts.length;
+    default:
+      return false;
   }
-  return null;
+}
+
+/** One response of a row: as it can be taken, and what is wrong with it. What cannot be taken counts as not given. */
+function take(
+  item: Item,
+  name: string,
+  given: unknown,
+): { readonly response: RawResponse; readonly error: string | null } {
+  const declared = item.responses.find((one) => one.identifier === name);
+  if (!declared) return { response: null, error: `the item has no response ${name}` };
+  const read = givenResponse.safeParse(given);
+  if (!read.success) return { response: null, error: `${name} is not a response in any form that is known` };
+  const raw = toRaw(read.data);
+  const isRecord = raw !== null && typeof raw === 'object' && !Array.isArray(raw);
+  const several = Array.isArray(raw) && declared.cardinality === 'single' && raw.length > 1;
+  if (several || (raw !== null && isRecord !== (declared.cardinality === 'record')))
+    return { response: null, error: readResponse(raw, declared).problem };
+  const fault = isReadablePlace(item, name, raw) ? responseProblem(item, name, raw) : null;
+  if (fault === 'unknown' || fault === 'impossible')
+    return { response: null, error: `${name} names something that is not there to be answered with` };
+  return { response: raw, error: null };
 }
 
 /** Scores rows one by one; what is wrong with one is said in it and the rest goes on (items.md, "Command line"). */
@@ -43,9 +78,9 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
     const { item: identifier, responses } = read.data;
     const item = content.items.get(identifier);
     if (!item) return { item: identifier, error: `the package has no deliverable item ${identifier}` };
-    const raw = toRawAll(responses);
-    // What cannot be taken counts as not given; the rest of the row is scored all the same.
-    const error = errorIn(item, raw);
+    const taken = Object.entries(responses).map(([name, one]) => [name, take(item, name, one)] as const);
+    const errors = taken.flatMap(([, { error }]) => error ?? []);
+    const raw = Object.fromEntries(taken.map(([name, { response }]) => [name, response]));
     const score = scoreItem(item, raw, { seed: identifier });
     return {
       item: identifier,
@@ -54,7 +89,7 @@ export function scoreRows(content: QtiPackage, rows: readonly unknown[]): Scored
       ),
       progress: score.progress,
       scoredBy: score.scoredBy,
-      ...(error !== null && { error }),
+      ...(errors.length > 0 && { error: errors.join('; ') }),
     };
   });
 }

@@ -97,6 +97,18 @@ async function stopCopy(app: App): Promise<void> {
   rmSync(app.folder, { recursive: true, force: true });
 }
 
+/** Tables that hang on attempts, in the order in which they can be emptied. */
+const OF_ATTEMPTS = [
+  'test_results',
+  'item_results',
+  'item_sessions',
+  'responses',
+  'snapshots',
+  'events',
+  'devices',
+  'attempts',
+];
+
 interface Fixtures {
   /** The server all tests of a worker share, with every attempt taken away before each. */
   readonly app: App;
@@ -113,8 +125,7 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
     { scope: 'worker' },
   ],
   app: async ({ workerApp }, use) => {
-    for (const table of ['test_results', 'item_results', 'item_sessions', 'responses', 'events', 'attempts'])
-      workerApp.change(`DELETE FROM ${table}`);
+    for (const table of OF_ATTEMPTS) workerApp.change(`DELETE FROM ${table}`);
     // A test may set what its student needs; the next one finds wren as she is.
     workerApp.change("UPDATE users SET needs = '{}' WHERE sign_in_name = 'wren'");
     await use(workerApp);

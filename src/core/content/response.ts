@@ -1,9 +1,11 @@
+import { own } from '../own';
 import type { ResponseDeclaration } from './declarations';
 import {
   container,
   formatScalar,
   parseScalar,
   single,
+  type BaseType,
   type Scalar,
   type SingleValue,
   type Value,
@@ -36,19 +38,54 @@ function readScalar(text: string, declaration: ResponseDeclaration): Scalar | un
   return parseScalar(numeric ? normaliseTypedNumber(text) : text, baseType);
 }
 
+/** Fields of the record that a number typed into a box gives (QTI 3.0, "text entry interaction": numeric record). */
+const NUMERIC_FIELDS: Readonly<Record<string, BaseType>> = {
+  stringValue: 'string',
+  floatValue: 'float',
+  integerValue: 'integer',
+  leftDigits: 'integer',
+  rightDigits: 'integer',
+  ndp: 'integer',
+  nsf: 'integer',
+  exponent: 'integer',
+};
+
+/** The type of a field: what the declaration's own values have there, else what the standard gives it, else text. */
+function fieldType(name: string, { correctResponse, defaultValue }: ResponseDeclaration): BaseType {
+  for (const known of [correctResponse, defaultValue]) {
+    const field = known?.cardinality === 'record' ? own(known.fields, name) : undefined;
+    if (field) return field.baseType;
+  }
+  return own(NUMERIC_FIELDS, name) ?? 'string';
+}
+
+/** A record, each field by its type; a record in which nothing is given is no response. */
+function readRecord(
+  raw: Readonly<Record<string, string | null>>,
+  declaration: ResponseDeclaration,
+): ReadResponse {
+  let problem: string | null = null;
+  const fields = Object.entries(raw).map(([name, text]): [string, SingleValue | null] => {
+    if (text === null || text === '') return [name, null];
+    const type = fieldType(name, declaration);
+    const scalar = parseScalar(
+      type === 'float' || type === 'integer' ? normaliseTypedNumber(text) : text,
+      type,
+    );
+    if (scalar === undefined) problem = `"${text.slice(0, 60)}" is not a ${type} (${name})`;
+    return [name, scalar === undefined ? null : single(type, scalar)];
+  });
+  if (fields.every(([, field]) => field === null)) return { value: null, problem };
+  return { value: { cardinality: 'record', fields: Object.fromEntries(fields) }, problem };
+}
+
 /** The QTI value of a kept response, by its declaration. Never throws. */
 export function readResponse(raw: RawResponse, declaration: ResponseDeclaration): ReadResponse {
   const nothing: ReadResponse = { value: null, problem: null };
   if (raw === null) return nothing;
   if (declaration.cardinality === 'record') {
     if (typeof raw === 'string' || Array.isArray(raw)) return { value: null, problem: 'a record is wanted' };
-    const fields: Record<string, SingleValue | null> = {};
-    for (const [name, text] of Object.entries(raw as Record<string, string | null>)) {
-      const number = text === null ? undefined : parseScalar(normaliseTypedNumber(text), 'float');
-      if (text === null) fields[name] = null;
-      else fields[name] = number === undefined ? single('string', text) : single('float', number);
-    }
-    return { value: { cardinality: 'record', fields }, problem: null };
+    return readRecord(raw as Readonly<Record<string, string | null>>, declaration);
   }
   if (typeof raw === 'object' && !Array.isArray(raw)) {
     return { value: null, problem: `${declaration.identifier} is not a record` };
@@ -79,7 +116,10 @@ export function readResponse(raw: RawResponse, declaration: ResponseDeclaration)
 export function responseTexts(raw: RawResponse): readonly string[] {
   if (raw === null) return [];
   if (typeof raw === 'string') return raw === '' ? [] : [raw];
-  return Array.isArray(raw) ? (raw as readonly string[]) : [];
+  if (Array.isArray(raw)) return raw as readonly string[];
+  return Object.values(raw as Readonly<Record<string, string | null>>).filter(
+    (text) => text !== null && text.trim() !== '',
+  ) as string[];
 }
 
 /** A list of texts as a response of that cardinality: a single one takes the newest. */

@@ -150,7 +150,13 @@ describe('responses as they are kept', () => {
     ['a member that cannot be read spoils all', declared('ordered', 'float'), ['1', 'x'], null],
     ['pairs', declared('multiple', 'directedPair'), ['A G1', 'B G2'], ['A G1', 'B G2']],
     ['an empty list', declared('multiple', 'identifier'), [], null],
-    ['a record', declared('record', null), { a: '1.5', b: 'deep', c: null }, { a: 1.5, b: 'deep', c: null }],
+    [
+      'a record, each field by its type (QTI 3.0: numeric records of text entry), not by its looks',
+      declared('record', null),
+      { stringValue: '1.50', floatValue: '1.50', integerValue: '1', code: '007', c: null },
+      { stringValue: '1.50', floatValue: 1.5, integerValue: 1, code: '007', c: null },
+    ],
+    ['a record in which nothing is given', declared('record', null), { a: null, b: '' }, null],
     ['a record where none is wanted', declared('single', 'string'), { a: '1' }, null],
     ['text where a record is wanted', declared('record', null), 'x', null],
   ])('%s', (_what, declaration, raw, expected) => {

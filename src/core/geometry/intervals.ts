@@ -45,6 +45,10 @@ function later(a: End, b: End): End {
   return order === 0 ? { at: a.at, closed: a.closed || b.closed } : order > 0 ? a : b;
 }
 
+/** Whether an interval holds nothing: `(2,2)`, `[2,2)`. */
+const isEmpty = ({ from, to }: Interval): boolean =>
+  from.at !== null && to.at !== null && q.compare(from.at, to.at) === 0 && !(from.closed && to.closed);
+
 /** The intervals of a text in interval notation, one by one as written; null when it cannot be read. */
 export function readPieces(text: string): Interval[] | null {
   if (text.length > 2000) return null;
@@ -57,7 +61,7 @@ export function readPieces(text: string): Interval[] | null {
     if (!from || !to) return null;
     if (from.at !== null && to.at !== null) {
       const order = q.compare(from.at, to.at);
-      if (order > 0 || (order === 0 && !(from.closed && to.closed))) return null;
+      if (order > 0) return null;
     }
     intervals.push({ from, to });
   }
@@ -69,8 +73,9 @@ export function readPieces(text: string): Interval[] | null {
  * read. An infinite end is open; an interval that runs backwards cannot be read.
  */
 export function readIntervals(text: string): Interval[] | null {
-  const intervals = readPieces(text);
-  if (!intervals) return null;
+  const intervals = readPieces(text)?.filter((one) => !isEmpty(one));
+  // Pieces that hold nothing add nothing; an answer of nothing else is no set anyone means.
+  if (!intervals || intervals.length === 0) return null;
   return intervals.sort(before).reduce<Interval[]>((joined, interval) => {
     const last = joined.at(-1);
     if (last && touches(last, interval))

@@ -35,7 +35,11 @@ export const givenResponses = ({ body, responses }: Answerable): readonly string
   return responses.map((one) => one.identifier).filter((one) => !happened.includes(one));
 };
 
-const PART_HEADING = /^Part\s+([A-Z]|\d{1,2})\b/i;
+const PART_HEADING = /^\s*Part\s+([A-Z]|\d{1,2})(?![\w])/i;
+
+/** The letter or number of a part by its heading, "A" of "Part A: the ferry"; null for "Part Two", which names no part. */
+export const partLabel = (heading: string): string | null =>
+  PART_HEADING.exec(heading)?.[1]?.toUpperCase() ?? null;
 
 const isOptional = (interaction: InteractionModel): boolean =>
   interactionOf(interaction.type)?.optional?.(interaction) ?? false;
@@ -49,10 +53,10 @@ export function partsOf(body: Content): ItemPart[] {
   let headed = false;
   for (const node of walkContent(body)) {
     if (node.kind === 'element' && /^h[1-6]$/.test(node.name)) {
-      const label = PART_HEADING.exec(contentText(node.children))?.[1];
-      if (label) {
+      const label = partLabel(contentText(node.children));
+      if (label !== null) {
         headed = true;
-        parts.push({ label: label.toUpperCase(), interactions: [] });
+        parts.push({ label, interactions: [] });
       }
     }
     if (node.kind !== 'interaction') continue;

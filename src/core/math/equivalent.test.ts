@@ -263,3 +263,54 @@ describe('agrees with mathjs on every pair of a table', () => {
     expect(equivalent(left, right)).toBe(ours);
   });
 });
+
+describe('mistakes that an independent corpus found', () => {
+  const table: readonly [answer: string, reference: string, equal: boolean, options?: object][] = [
+    // Relations with logarithms and roots, whichever side comes first.
+    ['\\log(x)=y', 'y=\\log(x)', true],
+    ['2\\log(x)=2y', 'y=\\log(x)', true],
+    ['\\log(x)=-y', 'y=\\log(x)', false],
+    ['\\sqrt{a+b}=d', '\\sqrt{a+b}=d', true],
+    ['d=\\sqrt{a+b}', '\\sqrt{a+b}=d', true],
+    ['y<\\ln x', '\\ln x>y', true],
+    ['y>\\ln x', '\\ln x>y', false],
+    // What floats do not reach proves nothing.
+    ['1/10^{1000000}', '0', false],
+    ['10^{-400}', '0', false],
+    // A mixed number is one number wherever it stands.
+    ['2\\times1\\frac12', '3', true],
+    ['2\\times1\\frac12', '1', false],
+    ['1\\frac12\\%', '0.015', true],
+    ['2*3 1/2', '7', true],
+    ['x^2\\frac12', '\\frac{x^2}{2}', true],
+    // Lowest terms look at the numbers in products and sums too.
+    ['2x/4', 'x/2', false, { form: 'simplest' }],
+    ['\\frac{x}{2}', 'x/2', true, { form: 'simplest' }],
+    ['2\\sqrt3/4', '\\frac{\\sqrt3}{2}', false, { form: 'simplest' }],
+    ['\\frac{2x+4}{6}', '\\frac{x+2}{3}', false, { form: 'simplest' }],
+  ];
+  test.each(table)('%s and %s: %s', (answer, reference, equal, options = {}) => {
+    expect(equivalent(answer, reference, options)).toBe(equal);
+  });
+  // Factorings as any algebra handbook has them.
+  test.each([
+    ['x^2+2xy+y^2', '(x+y)^2'],
+    ['xy+x+y+1', '(x+1)(y+1)'],
+    ['x^4+3x^2+2', '(x^2+1)(x^2+2)'],
+    ['x^2-y^2', '(x-y)(x+y)'],
+    ['x^3+y^3', '(x+y)(x^2-xy+y^2)'],
+    ['x^3-8', '(x-2)(x^2+2x+4)'],
+    ['x^4+4', '(x^2+2x+2)(x^2-2x+2)'],
+    ['6x^2+5x-6', '(2x+3)(3x-2)'],
+    ['x^4-10x^2+9', '(x-1)(x+1)(x-3)(x+3)'],
+    ['a^2b^2-c^2', '(ab-c)(ab+c)'],
+  ])('%s is not factored, %s is', (expanded, factored) => {
+    expect(equivalent(expanded, factored, { form: 'factored' })).toBe(false);
+    expect(equivalent(factored, expanded, { form: 'factored' })).toBe(true);
+  });
+  // Irreducible over the rational numbers; the last splits modulo every prime (Swinnerton-Dyer).
+  test.each(['x^2+1', 'x^2+y^2', 'x^2+x+1', 'x^2-2', 'x^3+2', 'xy+1', 'x^4+1', 'x^4-10x^2+1'])(
+    '%s cannot be split',
+    (answer) => expect(equivalent(answer, answer, { form: 'factored' })).toBe(true),
+  );
+});

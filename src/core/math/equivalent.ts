@@ -138,6 +138,18 @@ const valueOfConstant = (polynomial: p.Polynomial): number =>
     return sum + q.toNumber(c) * size;
   }, 0);
 
+/** The sign of c in a = c·b for two coefficients; null when it is not known. */
+function signOfRatio(a: p.Polynomial, b: p.Polynomial): number | null {
+  const ratio = valueOfConstant(a) / valueOfConstant(b);
+  if (Number.isFinite(ratio) && ratio !== 0) return Math.sign(ratio);
+  // Kernels (a logarithm, a root of a sum) have no value of their own; one is the other times a number, or nothing is known.
+  const [first] = p.ordered(b);
+  const same = first && a.get(first.m.key);
+  if (!first || !same) return null;
+  const c = q.divide(same.c, first.c);
+  return p.isZero(p.subtract(a, p.scale(b, c))) ? q.sign(c) : null;
+}
+
 /**
  * The constant c with a = c·b as a sign, 0 when there is none, `unknown` when no normal form decides.
  */
@@ -146,29 +158,30 @@ function constantFactor(a: Quotient, b: Quotient, field: Field): number | 'unkno
   const right = field.times(b.num, a.den);
   if (p.isZero(left) || p.isZero(right)) return p.isZero(left) && p.isZero(right) ? 1 : 0;
   const lefts = coefficientsByVariables(left);
+  let proven = false;
   for (const [key, rightPart] of coefficientsByVariables(right)) {
     const leftPart = lefts.get(key);
     if (!leftPart) return field.certain ? 0 : 'unknown';
-    if (!field.samePolynomial(field.times(left, rightPart), field.times(right, leftPart))) {
+    if (!proven && !field.samePolynomial(field.times(left, rightPart), field.times(right, leftPart))) {
       return field.certain ? 0 : 'unknown';
     }
-    const ratio = valueOfConstant(leftPart) / valueOfConstant(rightPart);
-    return Number.isFinite(ratio) ? Math.sign(ratio) : 'unknown';
+    // One part suffices for the proof; whichever part tells the sign may say it.
+    proven = true;
+    const sign = signOfRatio(leftPart, rightPart);
+    if (sign !== null) return sign;
   }
-  return 0;
+  return 'unknown';
 }
 
-/** The same by numbers: the ratio at one point times b agrees with a everywhere. */
+/** The same by numbers: a agrees everywhere with b times their ratio at one point where both have a value. */
 function numericFactor(a: MathNode, b: MathNode): number {
   const variables = [...new Set([...variablesOf(a), ...variablesOf(b)])];
-  for (const start of [0.7, 1.9, 3.3]) {
+  for (const start of [0.7, 1.9, 3.3, -0.6, -2.7, 11]) {
     const at = Object.fromEntries(variables.map((name, i) => [name, start + i * 0.61]));
     const ratio = evaluate(a, at) / evaluate(b, at);
     if (!Number.isFinite(ratio) || ratio === 0) continue;
-    const factor: MathNode = { t: 'div', a, b, written: 'quotient' };
-    const constant: MathNode = { t: 'num', value: q.fromDecimal('1'), written: 'integer' };
-    const scaled: MathNode = { t: 'div', a: factor, b: evaluateAsNode(ratio), written: 'quotient' };
-    return agreeNumerically(scaled, constant) ? Math.sign(ratio) : 0;
+    const scaled: MathNode = { t: 'mul', args: [evaluateAsNode(ratio), b] };
+    return agreeNumerically(a, scaled) ? Math.sign(ratio) : 0;
   }
   return 0;
 }

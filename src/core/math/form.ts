@@ -1,5 +1,6 @@
 import { exactValue } from './exact';
 import { Field, Undefined } from './field';
+import { isIrreducible } from './factor';
 import { ungroup, walkMath, type MathNode } from './node';
 import * as p from './polynomial';
 import * as q from './rational';
@@ -17,6 +18,31 @@ const wholeNumber = (node: MathNode): bigint | null => {
 };
 const coprime = (a: bigint, b: bigint) => q.rational(a, b).d === (b < 0n ? -b : b);
 
+const gcdOf = (a: bigint, b: bigint): bigint => {
+  let [x, y] = [a < 0n ? -a : a, b < 0n ? -b : b];
+  while (y > 0n) [x, y] = [y, x % y];
+  return x;
+};
+
+/** The whole number that can be taken out of an expression as it is written: 6 of 6x, 2 of 2x + 4, 2 of 2√3. */
+function wholeFactor(node: MathNode): bigint {
+  const inner = bare(node);
+  switch (inner.t) {
+    case 'num':
+      return inner.written === 'integer' ? inner.value.n : 1n;
+    case 'mul':
+      return inner.args.map(wholeFactor).reduce((product, one) => product * one, 1n);
+    case 'add':
+      return inner.args.map(wholeFactor).reduce(gcdOf, 0n);
+    case 'pow': {
+      const [base, exponent] = [wholeFactor(inner.base), wholeNumber(inner.exponent)];
+      return exponent !== null && exponent > 0n && exponent < 20n ? base ** exponent : 1n;
+    }
+    default:
+      return 1n;
+  }
+}
+
 /** Lowest terms, no fraction where a whole number does, no radicand with a square (or n-th power) factor. */
 function isSimplest(node: MathNode): boolean {
   for (const inner of walkMath(node)) {
@@ -27,6 +53,7 @@ function isSimplest(node: MathNode): boolean {
       const [a, b] = [wholeNumber(inner.a), wholeNumber(inner.b)];
       if (b === 1n) return false;
       if (a !== null && b !== null && (b === 0n || !coprime(a, b))) return false;
+      if (gcdOf(wholeFactor(inner.a), wholeFactor(inner.b)) > 1n) return false;
     }
     if (inner.t === 'root') {
       const [index, radicand] = [wholeNumber(inner.index), ungroup(inner.arg)];
@@ -88,64 +115,23 @@ function factorsOf(node: MathNode): MathNode[] {
   return [inner];
 }
 
-/** A product in which no factor can be split further over the rational numbers, nor has a number in common. */
+/**
+ * A product in which no factor can be split further over the rational numbers, nor has a number in common. One too large to be
+ * decided (factor.ts says how large) is taken as it is.
+ */
 function isFactored(node: MathNode): boolean {
   return factorsOf(node).every((factor) => {
     if (!hasSum(factor)) return true;
     const value = polynomialOf(factor);
     if (!value) return false;
     if (!q.equals(p.content(value), q.ONE)) return false;
-    return !hasCommonVariable(value) && isIrreducible(value);
+    return !hasCommonVariable(value) && isIrreducible(value) !== false;
   });
 }
 
 function hasCommonVariable(value: p.Polynomial): boolean {
   const [first, ...rest] = [...value.values()].map((term) => term.m.powers.map(([g]) => g));
   return first?.some((g) => rest.every((powers) => powers.includes(g))) ?? false;
-}
-
-/** Decided for one variable up to degree 3 and for a difference of squares; taken as irreducible beyond that. */
-function isIrreducible(value: p.Polynomial): boolean {
-  const terms = [...value.values()];
-  const variables = new Set(terms.flatMap((term) => term.m.powers.map(([g]) => g)));
-  if (terms.length === 2 && isDifferenceOfSquares(terms)) return false;
-  const [name] = variables;
-  if (variables.size !== 1 || name === undefined) return true;
-  const coefficients = new Map(terms.map((t) => [Number(t.m.powers[0]?.[1].n ?? 0n), t.c.n]));
-  const degree = Math.max(...coefficients.keys());
-  if (degree < 2) return true;
-  return !hasRationalRoot(coefficients, degree);
-}
-
-function isDifferenceOfSquares(terms: readonly p.Term[]): boolean {
-  const square = (term: p.Term) => {
-    const size = term.c.n < 0n ? -term.c.n : term.c.n;
-    const root = BigInt(Math.round(Math.sqrt(Number(size))));
-    return (
-      root * root === size && term.c.d === 1n && term.m.powers.every(([, e]) => e.d === 1n && e.n % 2n === 0n)
-    );
-  };
-  return terms.every(square) && terms.filter((term) => q.sign(term.c) < 0).length === 1;
-}
-
-function hasRationalRoot(coefficients: ReadonlyMap<number, bigint>, degree: number): boolean {
-  const [last, lead] = [coefficients.get(0) ?? 0n, coefficients.get(degree) ?? 1n];
-  if (last === 0n) return true;
-  const divisors = (n: bigint) => {
-    const size = Number(n < 0n ? -n : n);
-    return Array.from({ length: Math.min(size, 2000) }, (_, i) => i + 1).filter((k) => size % k === 0);
-  };
-  for (const top of divisors(last)) {
-    for (const bottom of divisors(lead)) {
-      for (const sign of [1, -1]) {
-        const x = q.rational(top * sign, bottom);
-        let sum = q.ZERO;
-        for (const [e, c] of coefficients) sum = q.add(sum, q.multiply(q.rational(c), q.power(x, e)));
-        if (q.isZero(sum)) return true;
-      }
-    }
-  }
-  return false;
 }
 
 /** Whether an answer, as written, has the form asked for (items.md, `data-form`). */

@@ -96,9 +96,34 @@ function sequence(seed: number): () => number {
   };
 }
 
+/** Smaller than this a float has lost its digits. */
+const TINY = 1e-290;
+
+/**
+ * Whether something in an expression leaves the range of floats at a point: then its value there says nothing (1/10^1000000 is
+ * not 0, nor is 10^400 infinite).
+ */
+function leavesRange(node: MathNode, at: Readonly<Record<string, number>>): boolean {
+  for (const inner of walkMath(node)) {
+    if (inner.t !== 'num' && inner.t !== 'pow' && inner.t !== 'mul' && inner.t !== 'div' && inner.t !== 'fn')
+      continue;
+    const value = evaluate(inner, at);
+    if (Math.abs(value) === Infinity) return true;
+    if (Math.abs(value) >= TINY || Number.isNaN(value)) continue;
+    const nonZero = (one: MathNode) => Math.abs(evaluate(one, at)) > 0;
+    if (inner.t === 'num' && inner.value.n !== 0n) return true;
+    if (inner.t === 'pow' && nonZero(inner.base)) return true;
+    if (inner.t === 'div' && nonZero(inner.a)) return true;
+    if (inner.t === 'mul' && inner.args.every(nonZero)) return true;
+    if (inner.t === 'fn' && inner.name === 'exp') return true;
+  }
+  return false;
+}
+
 /**
  * Whether two expressions agree wherever both have a value, at points spread over several sizes and both signs, and
- * have a value at the same points. Used only where no normal form decides. At least six points must count.
+ * have a value at the same points; points where both have none, or where floats do not reach, say nothing. Used only where no
+ * normal form decides. At least six points must count.
  */
 export function agreeNumerically(a: MathNode, b: MathNode): boolean {
   const variables = [...new Set([...variablesOf(a), ...variablesOf(b)])];
@@ -106,19 +131,18 @@ export function agreeNumerically(a: MathNode, b: MathNode): boolean {
   const close = (x: number, y: number) => Math.abs(x - y) <= 1e-9 * Math.max(1, Math.abs(x), Math.abs(y));
   if (variables.length === 0) {
     const [x, y] = [evaluate(a, {}), evaluate(b, {})];
+    if (leavesRange(a, {}) || leavesRange(b, {})) return false;
     return Number.isFinite(x) && Number.isFinite(y) && close(x, y);
   }
   let counted = 0;
-  for (let i = 0; i < 60 && counted < 24; i += 1) {
+  for (let i = 0; i < 90 && counted < 24; i += 1) {
     const size = [1, 4, 0.3, 12][i % 4] ?? 1;
     const point = () => (i % 3 === 0 ? (random() * 2 - 1) * size : (random() + 0.02) * size);
     const at = Object.fromEntries(variables.map((name) => [name, point()]));
     const [x, y] = [evaluate(a, at), evaluate(b, at)];
     if (Number.isNaN(x) && Number.isNaN(y)) continue;
-    if (!Number.isFinite(x) || !Number.isFinite(y)) {
-      if (Number.isNaN(x) !== Number.isNaN(y)) return false;
-      continue;
-    }
+    if (Number.isNaN(x) !== Number.isNaN(y)) return false;
+    if (leavesRange(a, at) || leavesRange(b, at)) continue;
     if (!close(x, y)) return false;
     counted += 1;
   }

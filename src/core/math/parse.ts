@@ -63,9 +63,7 @@ class Reader {
       else if (this.take(':')) left = { t: 'div', a: left, b: this.signedFactor(), written: 'quotient' };
       else if (this.startsFactor()) {
         const next = this.peek();
-        const mixed = this.mixedNumber(left);
-        if (mixed) left = mixed;
-        else if (next?.k === 'num' && this.tokens[this.at - 1]?.k === 'num')
+        if (next?.k === 'num' && this.tokens[this.at - 1]?.k === 'num')
           throw new Unreadable('two numbers side by side');
         else left = times(left, this.factor());
       } else return left;
@@ -113,7 +111,8 @@ class Reader {
   private bars = 0;
 
   private factor(): MathNode {
-    let base = this.primary();
+    const first = this.primary();
+    let base = this.mixedNumber(first) ?? first;
     for (;;) {
       if (this.take('^')) {
         if (this.take('°')) base = { t: 'degrees', arg: base };

@@ -8,15 +8,19 @@ import { customOperator } from './custom';
 import { mapPoints, mapValue } from './mapping';
 import * as n from './numbers';
 import { matchesPattern } from './pattern';
-import { answer, numberOrVariable, text, truth, type Operator } from './operator';
+import { answer, isFalse, isTrue, numberOrVariable, text, truth, type Operator } from './operator';
 import type { Expression } from '../item/program';
 import { testExpression } from './testExpressions';
 
+/** Whether two numbers are one: whole numbers by base type exactly, floats within the relative 1e-9. */
+const sameNumber = (left: Value, right: Value, a: number, b: number): boolean =>
+  n.allIntegers([left, right]) ? a === b : v.floatsEqual(a, b);
+
 const both =
-  (compare: (a: number, b: number) => boolean): Operator =>
-  ([left, right]) => {
+  (compare: (a: number, b: number, same: boolean) => boolean): Operator =>
+  ([left = null, right = null]) => {
     const [a, b] = [n.numberOf(left), n.numberOf(right)];
-    return a === null || b === null ? null : v.boolean(compare(a, b));
+    return a === null || b === null ? null : v.boolean(compare(a, b, sameNumber(left, right, a, b)));
   };
 
 const variable: Operator = (_args, { attributes }, scope) => {
@@ -52,11 +56,11 @@ const anyN: Operator = (args, { attributes }, scope) => {
 };
 
 /** `equal`: exact, absolute or relative; the tolerance is taken around the first value (QTI 3.0, "equal"). */
-const equal: Operator = ([left, right], { attributes }, scope) => {
+const equal: Operator = ([left = null, right = null], { attributes }, scope) => {
   const [x, y] = [n.numberOf(left), n.numberOf(right)];
   if (x === null || y === null) return null;
   const mode = attributes['tolerance-mode'] ?? 'exact';
-  if (mode === 'exact') return v.boolean(v.floatsEqual(x, y));
+  if (mode === 'exact') return v.boolean(sameNumber(left, right, x, y));
   const [first, second] = (attributes.tolerance ?? '').trim().split(/\s+/);
   const t0 = numberOrVariable(first, scope);
   const t1 = second === undefined ? t0 : numberOrVariable(second, scope);
@@ -65,8 +69,8 @@ const equal: Operator = ([left, right], { attributes }, scope) => {
   const [low, high] = [Math.min(...ends), Math.max(...ends)];
   const atLow = v.floatsEqual(y, low);
   const atHigh = v.floatsEqual(y, high);
-  const lowIn = attributes['include-lower-bound'] !== 'false' ? y >= low || atLow : y > low && !atLow;
-  const highIn = attributes['include-upper-bound'] !== 'false' ? y <= high || atHigh : y < high && !atHigh;
+  const lowIn = !isFalse(attributes['include-lower-bound']) ? y >= low || atLow : y > low && !atLow;
+  const highIn = !isFalse(attributes['include-upper-bound']) ? y <= high || atHigh : y < high && !atHigh;
   return v.boolean(lowIn && highIn);
 };
 
@@ -105,7 +109,7 @@ const stringTest =
   ([left, right], { attributes }) => {
     const [a, b] = [text(left), text(right)];
     if (a === null || b === null) return null;
-    const fold = attributes['case-sensitive'] === 'false' ? (s: string) => s.toLowerCase() : (s: string) => s;
+    const fold = isFalse(attributes['case-sensitive']) ? (s: string) => s.toLowerCase() : (s: string) => s;
     return v.boolean(compute(fold(a), fold(b)));
   };
 
@@ -152,7 +156,7 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
       ? null
       : v.boolean(v.valuesEqual(left ?? null, right ?? null)),
   'string-match': ([left, right], expression, scope) =>
-    expression.attributes.substring === 'true'
+    isTrue(expression.attributes.substring)
       ? stringTest((a, b) => a.includes(b))([left ?? null, right ?? null], expression, scope)
       : stringTest((a, b) => a === b)([left ?? null, right ?? null], expression, scope),
   'pattern-match': ([arg], { attributes }, scope) => {
@@ -164,10 +168,10 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
   equal,
   'equal-rounded': equalRounded,
   inside,
-  lt: both((a, b) => a < b && !v.floatsEqual(a, b)),
-  gt: both((a, b) => a > b && !v.floatsEqual(a, b)),
-  lte: both((a, b) => a <= b || v.floatsEqual(a, b)),
-  gte: both((a, b) => a >= b || v.floatsEqual(a, b)),
+  lt: both((a, b, same) => a < b && !same),
+  gt: both((a, b, same) => a > b && !same),
+  lte: both((a, b, same) => a <= b || same),
+  gte: both((a, b, same) => a >= b || same),
   'duration-lt': both((a, b) => a < b),
   'duration-gte': both((a, b) => a >= b),
   'custom-operator': (args, { attributes }) => customOperator(attributes, args),

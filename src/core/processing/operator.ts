@@ -25,3 +25,7 @@ export function numberOrVariable(source: string | undefined, scope: Scope): numb
     ? number
     : n.numberOf(scope.variables.get(source)?.value);
 }
+
+/** An attribute of type `xs:boolean`: its two ways of writing each. */
+export const isTrue = (text: string | undefined): boolean => /^\s*(?:true|1)\s*$/.test(text ?? '');
+export const isFalse = (text: string | undefined): boolean => /^\s*(?:false|0)\s*$/.test(text ?? '');

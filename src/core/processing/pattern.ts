@@ -1,16 +1,13 @@
 import { RE2JS } from 're2js';
+import { translateXsdPattern } from './xsdPattern';
 
 const compiled = new Map<string, RE2JS | null>();
 
-/** XML Schema's own character classes, written the way common regular expressions write them. */
-function translate(pattern: string): string {
-  return pattern
-    .replace(/\\i/g, '[A-Za-z_:]')
-    .replace(/\\c/g, '[-.0-9A-Za-z_:]')
-    .replace(/(^|[^\\[])\^(?!\])/g, (all, before: string, at: number) =>
-      at === 0 && before === '' ? '^' : all,
-    );
-}
+/** RE2 writes code points in its own way: `\x{1F600}`. */
+const forRe2 = (pattern: string): string =>
+  pattern
+    .replace(/\\u\{([0-9A-F]+)\}/g, '\\x{$1}')
+    .replace(/\\([/-])/g, (_all, sign: string) => (sign === '/' ? '/' : '\\-'));
 
 /**
  * Whether the whole text fits an XML Schema regular expression (QTI 3.0, "pattern-match"). A linear-time engine: no
@@ -19,8 +16,9 @@ function translate(pattern: string): string {
 export function matchesPattern(text: string, pattern: string): boolean | null {
   let regex = compiled.get(pattern);
   if (regex === undefined) {
+    const translated = translateXsdPattern(pattern);
     try {
-      regex = pattern.length > 2000 ? null : RE2JS.compile(translate(pattern), RE2JS.DOTALL);
+      regex = translated === null ? null : RE2JS.compile(forRe2(translated));
     } catch {
       regex = null;
     }

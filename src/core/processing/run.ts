@@ -38,7 +38,11 @@ function lookUp(variable: Variable, source: number | null): Value {
   if (source === null) return table.defaultValue;
   const row =
     table.kind === 'match'
-      ? table.rows.find((one) => v.floatsEqual(one.source, source))
+      ? table.rows.find(({ source: wanted }) =>
+          Number.isInteger(wanted) && Number.isInteger(source)
+            ? wanted === source
+            : v.floatsEqual(wanted, source),
+        )
       : table.rows.find((one) => (one.includeBoundary ? source >= one.source : source > one.source));
   return row ? row.target : table.defaultValue;
 }

@@ -4,13 +4,13 @@ const words = (text: string) => new Set(text.trim().split(/\s+/));
 
 /** The XHTML subset of the item body (QTI 3.0, "item body content"), without anything that runs, loads or submits. */
 export const HTML_ELEMENTS = words(`
-  p div span br hr h1 h2 h3 h4 h5 h6 pre blockquote em strong b i u s sub sup small big code kbd samp var cite dfn q abbr acronym
+  a p div span br hr h1 h2 h3 h4 h5 h6 pre blockquote em strong b i u s sub sup small big code kbd samp var cite dfn q abbr acronym
   address tt del ins mark bdi bdo ruby rb rt rp
   ul ol li dl dt dd table caption colgroup col thead tbody tfoot tr th td
   img picture figure figcaption audio video source track section article aside header footer details summary label
 `);
 export const HTML_ATTRIBUTES = words(`
-  id class title lang dir alt src width height colspan rowspan headers scope span start type reversed value cite
+  id href class title lang dir alt src width height colspan rowspan headers scope span start type reversed value cite
   controls loop preload poster kind srclang label default datetime role
   aria-label aria-labelledby aria-describedby aria-hidden aria-level
 `);
@@ -48,6 +48,6 @@ export const DROPPED_WHOLE = words(
   'script style iframe object embed form input button select textarea link meta base foreignObject',
 );
 
-/** A value that could load or run something. */
+/** A value that could load or run something; `#…` is a place of the same text. */
 export const isUnsafeValue = (value: string): boolean =>
   /(javascript|data|vbscript):|url\s*\(\s*['"]?\s*(?!#)/i.test(value);

@@ -21,7 +21,10 @@ export interface Reporter {
 /** A reporter that writes into `problems` under the name of `file`. */
 export function reporterFor(file: string, problems: Problem[]): Reporter {
   const add = (severity: Problem['severity']) => (code: string, line: number, message: string) => {
-    problems.push({ severity, code, file, line, message });
+    const again = problems.some(
+      (one) => one.code === code && one.file === file && one.line === line && one.message === message,
+    );
+    if (!again) problems.push({ severity, code, file, line, message });
   };
   return { error: add('error'), warn: add('warning') };
 }

@@ -45,7 +45,9 @@ export class ContentReader {
     }[namespace] as [Set<string>, Set<string>];
     const { name } = element;
     if (name === 'object' && namespace === 'html') return this.object(element);
-    if (!elements.has(name)) {
+    // A link leads to a place of the same question or passage, or nowhere: its words are shown.
+    const leadsOut = name === 'a' && !element.attributes.href?.startsWith('#');
+    if (!elements.has(name) || leadsOut) {
       const whole = allowed.DROPPED_WHOLE.has(name);
       report.warn(
         'element-set-aside',

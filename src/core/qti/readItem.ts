@@ -31,6 +31,7 @@ const KNOWN_CHILDREN = new Set([
   'qti-companion-materials-info',
   'qti-stylesheet',
   'qti-item-body',
+  'qti-stimulus-body',
   'qti-catalog-info',
   'qti-response-processing',
   'qti-modal-feedback',
@@ -187,6 +188,7 @@ export function readStimulus(root: XmlElement, context: FileContext): Stimulus |
     );
     return null;
   }
+  for (const child of elementsOf(root)) setAside(child, report);
   const reader = new ContentReader({
     report,
     shapes: new Map(),

@@ -26,6 +26,7 @@ export interface AttemptRow {
   readonly event_count: number;
   readonly event_letters: number;
   readonly server_seq: number;
+  readonly server_at: number;
   /** JSON: who keeps it from running. */
   readonly holds: string;
 }
@@ -59,7 +60,9 @@ export const standingState = (row: AttemptRow): AttemptState => ({
  * writer of those columns.
  * @throws Error when the event was not kept: nothing the server says may be lost in silence
  */
-export function say(db: Db, row: AttemptRow, action: ServerAction, at: number): AttemptRow {
+export function say(db: Db, row: AttemptRow, action: ServerAction, when: number): AttemptRow {
+  // What the server says follows in time as it follows in number: stopped and gone on with in one moment is gone on with.
+  const at = row.server_seq === 0 ? when : Math.max(when, row.server_at + 1);
   const event = { ...action, device: SERVER, seq: row.server_seq + 1, at };
   if (!appendEvent(db, row.id, event, at))
     throw new Error(`event ${event.seq} of the server was there already (attempt ${row.id})`);
@@ -67,7 +70,7 @@ export function say(db: Db, row: AttemptRow, action: ServerAction, at: number): 
   const paused = phase === 'stopped' || phase === 'handed-in';
   const after = prepared<unknown[], AttemptRow>(
     db,
-    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, server_seq = ?, holds = ?,
+    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, server_seq = ?, server_at = ?, holds = ?,
        last_alive_at = max(last_alive_at, ?), paused_at = CASE WHEN ? THEN ? ELSE paused_at END,
        handed_in_at = CASE WHEN ? = 'handed-in' THEN coalesce(handed_in_at, ?) END WHERE id = ? RETURNING *`,
   ).get(
@@ -76,6 +79,7 @@ export function say(db: Db, row: AttemptRow, action: ServerAction, at: number): 
     timing.used,
     timing.runningSince,
     event.seq,
+    at,
     JSON.stringify(holds),
     at,
     Number(paused && phase !== row.phase),

@@ -167,6 +167,14 @@ test('an attempt lives through the database being closed without warning', async
   again.close();
 });
 
+test('taking a test over in one moment leaves it running, whichever way its events are put in order', () => {
+  const attemptId = begin();
+  open(attemptId, 5000);
+  open(attemptId, 5000);
+  expect(stateOf(db, attemptId)).toMatchObject({ phase: 'running', holds: [] });
+  expect(db.prepare('SELECT phase, holds FROM attempts').get()).toEqual({ phase: 'running', holds: '[]' });
+});
+
 describe('what a browser says is not believed', () => {
   const opened = (seq: number, item: string): BrowserEvent => ({
     type: 'opened',

@@ -27,7 +27,8 @@ export const drawing = defineKind<DrawingModel>({
     ...model,
     picture: model.picture && mapPicture(model.picture, change),
   }),
-  progress: (_model, response) => (responseTexts(response).length > 0 ? complete : empty('nothingDrawn')),
+  progress: (_model, response) =>
+    responseTexts(response).some((text) => text.trim() !== '') ? complete : empty('nothingDrawn'),
   fault(model, texts) {
     if (texts.some((text) => text.length > MAX_DRAWING || marksOf(text).length === 0)) return 'impossible';
     return texts.length > model.maximum ? 'too-many' : null;

@@ -25,8 +25,8 @@ export const slider = defineKind<SliderModel>({
   type: 'slider',
   inline: false,
   progress(model, response) {
-    const text = responseTexts(response)[0];
-    if (text === undefined) return empty('notSet');
+    const text = responseTexts(response)[0]?.trim() ?? '';
+    if (text === '') return empty('notSet');
     const value = Number(text);
     return Number.isFinite(value) && value >= model.lower && value <= model.upper
       ? complete

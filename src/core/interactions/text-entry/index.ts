@@ -15,6 +15,7 @@ export interface TextEntryModel extends InteractionBase {
   readonly type: 'text-entry';
   /** Characters the box is made wide for. */
   readonly expectedLength: number;
+  /** As a browser's own engine reads it (processing/xsdPattern.ts). */
   readonly patternMask: string | null;
   readonly placeholder: string;
 }
@@ -40,7 +41,7 @@ export const textEntry = defineKind<TextEntryModel>({
   type: 'text-entry',
   inline: true,
   progress(model, response, shape) {
-    const text = responseTexts(response)[0]?.trim() ?? '';
+    const text = responseTexts(response).join(' ').trim();
     if (text === '') return empty('boxEmpty', { count: 1 });
     if (shape.baseType === 'float' && parseScalar(normaliseTypedNumber(text), 'float') === undefined) {
       return partial('notANumber');

@@ -1,5 +1,6 @@
 import { type TextEntryModel, isCheckablePattern, textEntry } from './index';
 import { defineReader } from '../reading';
+import { translateXsdPattern } from '../../processing/xsdPattern';
 import { numberAttribute } from '../../qti/xml';
 
 /** Reads `qti-text-entry-interaction`. */
@@ -12,7 +13,8 @@ export const textEntryReader = defineReader<TextEntryModel>({
   ],
   read(element, context) {
     const mask = element.attributes['pattern-mask'];
-    const checkable = mask !== undefined && isCheckablePattern(mask);
+    const translated = mask === undefined ? null : translateXsdPattern(mask);
+    const checkable = translated !== null && isCheckablePattern(translated);
     if (mask !== undefined && !checkable) {
       context.report.warn(
         'pattern-set-aside',
@@ -23,7 +25,7 @@ export const textEntryReader = defineReader<TextEntryModel>({
     const width = /(?:^|\s)qti-input-width-(\d+)/.exec(element.attributes.class ?? '')?.[1];
     return {
       expectedLength: width ? Number(width) : numberAttribute(element, 'expected-length', 10),
-      patternMask: mask !== undefined && checkable ? mask : null,
+      patternMask: checkable ? translated : null,
       placeholder: element.attributes['placeholder-text'] ?? '',
     };
   },

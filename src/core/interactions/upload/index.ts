@@ -27,8 +27,8 @@ export const upload = defineKind<UploadModel>({
   type: 'upload',
   inline: false,
   progress(model, response) {
-    const [text] = responseTexts(response);
-    if (text === undefined) return empty('noFile');
+    const [text = ''] = responseTexts(response);
+    if (text.trim() === '') return empty('noFile');
     const file = readFile(text);
     return file && !takesType(model, file.mediaType) ? partial('wrongFile') : complete;
   },

@@ -17,11 +17,12 @@ ALTER TABLE package_versions RENAME TO packages;
 -- An attempt is of the version it was begun on, for ever. Without ON DELETE: what attempts hang on cannot be deleted.
 ALTER TABLE attempts ADD COLUMN test_id INTEGER REFERENCES tests (id);
 UPDATE attempts SET test_id = (SELECT a.test_id FROM assignments a WHERE a.id = attempts.assignment_id);
--- When it was last stopped or handed in; how many events and letters it holds; the number of the server's last event.
+-- When it was last stopped or handed in; how many events and letters it holds; the number and time of the server's last event.
 ALTER TABLE attempts ADD COLUMN paused_at INTEGER;
 ALTER TABLE attempts ADD COLUMN event_count INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE attempts ADD COLUMN event_letters INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE attempts ADD COLUMN server_seq INTEGER NOT NULL DEFAULT 0;
+ALTER TABLE attempts ADD COLUMN server_at INTEGER NOT NULL DEFAULT 0;
 -- Who keeps it from running, as JSON: student, proctor, lost.
 ALTER TABLE attempts ADD COLUMN holds TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(holds));
 UPDATE attempts SET
@@ -29,6 +30,7 @@ UPDATE attempts SET
                AND json_extract(e.body, '$.type') IN ('stopped', 'handed-in')),
   event_count = (SELECT count(*) FROM events e WHERE e.attempt_id = attempts.id),
   event_letters = (SELECT coalesce(sum(length(e.body)), 0) FROM events e WHERE e.attempt_id = attempts.id),
+  server_at = (SELECT coalesce(max(e.at), 0) FROM events e WHERE e.attempt_id = attempts.id AND e.device = 'server'),
   server_seq = (SELECT coalesce(max(e.seq), 0) FROM events e WHERE e.attempt_id = attempts.id AND e.device = 'server');
 
 -- One opened page. Its name is made by the server and tied to the session that opened it.

@@ -1,3 +1,5 @@
+import { partLabel } from '@/core/item/progress';
+
 /** Something on a sheet that can be missed below its edge. */
 export type UnitKind = 'part' | 'choice' | 'row' | 'box' | 'menu' | 'paragraph' | 'question';
 export interface Unit {
@@ -17,8 +19,8 @@ export function questionUnits(root: HTMLElement): Unit[] {
     (element): Unit[] => {
       const kind = element.dataset.unit;
       if (isKind(kind)) return [{ kind, key: element.dataset.unitKey ?? '', label: '', element }];
-      const label = /^Part\s+([A-Z]|\d+)/i.exec(element.textContent ?? '')?.[1];
-      return label ? [{ kind: 'part', key: `part:${label}`, label, element }] : [];
+      const label = partLabel(element.textContent ?? '');
+      return label !== null ? [{ kind: 'part', key: `part:${label}`, label, element }] : [];
     },
   );
 }
