@@ -7,6 +7,19 @@ const only = (name, from, allowed) => ({
   to: { path: '^src/', pathNot: `^src/(${[from, ...allowed].join('|')})/` },
 });
 
+/**
+ * Rooms from the bottom up: each may use those before it, none those after it, so that no two rooms need one another. A test may
+ * look at any room of its side.
+ */
+const storeys = (house, rooms) =>
+  rooms.map((room, i) => ({
+    name: `${house}-${room}-looks-down`,
+    severity: 'error',
+    comment: `${house}/${room} may use ${rooms.slice(0, i).join(', ') || 'no other room'} of ${house}`,
+    from: { path: `^src/${house}/${room}/`, pathNot: '\\.test\\.tsx?$|/test[A-Z]\\w*\\.tsx?$' },
+    to: { path: `^src/${house}/(${rooms.slice(i + 1).join('|') || 'none'})/`, dependencyTypesNot: ['type-only'] },
+  }));
+
 module.exports = {
   forbidden: [
     only('core-stands-alone', 'core', []),
@@ -14,6 +27,24 @@ module.exports = {
     only('ui-uses-core', 'ui', ['core']),
     only('cli-uses-server-and-core', 'cli', ['server', 'core']),
     only('app-uses-ui-server-core', 'app', ['ui', 'server', 'core']),
+    ...storeys('core', [
+      'math',
+      'content',
+      'geometry',
+      'view',
+      'annotate',
+      'needs',
+      'interactions',
+      'item',
+      'processing',
+      'deliver',
+      'sitting',
+      'attempt',
+      'wire',
+      'qti',
+    ]),
+    ...storeys('server', ['db', 'library', 'accounts', 'delivery', 'results']),
+    ...storeys('ui', ['kit', 'content', 'interactions', 'entry', 'desk']),
     {
       name: 'core-is-pure',
       severity: 'error',
@@ -23,6 +54,13 @@ module.exports = {
         path: '^(node:|fs$|path$)|node_modules/(react|react-dom|next|antd|better-sqlite3|idb|mathlive|use-intl|lucide-react)(/|$)',
         pathNot: '^node:(buffer)$',
       },
+    },
+    {
+      name: 'reading-stays-on-the-server',
+      severity: 'error',
+      comment: 'no student loads the reading of XML, report texts or the expression language',
+      from: { path: '^src/(ui|core/(attempt|sitting/form|item|interactions/(?!.*read)))', pathNot: '\\.test\\.tsx?$|/test[A-Z]\\w*\\.tsx?$|/read(ing|ers)?\\.ts$|/sitting\\.ts$' },
+      to: { path: '^src/core/(qti|processing)/', dependencyTypesNot: ['type-only'] },
     },
     {
       name: 'no-circular',

@@ -9,8 +9,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: true,
-  // A busy machine may be slow once; what fails twice is broken. Locally nothing is tried again.
-  retries: process.env.CI ? 1 : 0,
+  // Flaky is a failure.
+  retries: 0,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -7,6 +7,7 @@ const steps = [
   ['types', 'node_modules/typescript/bin/tsc', ['--noEmit']],
   ['format', 'node_modules/prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']],
   ['lint', 'node_modules/eslint/bin/eslint.js', ['.']],
+  ['lint of style sheets', 'node_modules/stylelint/bin/stylelint.mjs', ['src/**/*.css']],
   [
     'import rules',
     'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',

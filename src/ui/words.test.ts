@@ -2,6 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import english from '@messages/en.json';
 import { INTERACTIONS } from '@/core/interactions';
+import { defaultLetters } from './player/keys';
+import { TOOLS } from './tools';
 
 function sources(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -28,4 +30,60 @@ test('every interaction of the core has its look, and no look is without one', (
     .map((entry) => entry.name);
   expect(folders.sort()).toEqual(INTERACTIONS.map((one) => one.type).sort());
   for (const folder of folders) expect(registry).toContain(`from './${folder}'`);
+});
+
+/** Every key of messages/, with its dots. */
+function keysIn(words: object, above = ''): string[] {
+  return Object.entries(words).flatMap(([name, value]) =>
+    typeof value === 'string' ? [`${above}${name}`] : keysIn(value as object, `${above}${name}.`),
+  );
+}
+/** Sources of everything that speaks to people. */
+const spoken = (folder: string): string[] =>
+  readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) return spoken(path);
+    return /\.tsx?$/.test(entry.name) && !/\.test\./.test(entry.name) ? [readFileSync(path, 'utf8')] : [];
+  });
+
+/**
+ * Keys that are put together while running: each by the list its last part comes from. A key that is missing does not compile
+ * (kit/appConfig.d.ts); one that nothing says any more is found here.
+ */
+test('every word of the interface is used', () => {
+  const text = [...spoken('src/ui'), ...spoken('src/core'), ...spoken('src/server'), ...spoken('src/app')].join('\n');
+  const literals = new Set(
+    [...text.matchAll(/['"`]([\w.-]+)['"`]|(?<=[{,]\s*)([\w-]+)(?=\s*[:,}])/g)].map((found) => found[1] ?? found[2] ?? ''),
+  );
+  /** Beginnings of keys that end in a value: t(`did.${how}`). */
+  const openEnds = [...text.matchAll(/`([\w.-]*)\$\{/g)].map((found) => found[1] ?? '').filter(Boolean);
+  const middles = [...text.matchAll(/\}([\w.-]+)`/g)].map((found) => found[1] ?? '').filter(Boolean);
+  const isUsed = (key: string): boolean => {
+    const parts = key.split('.');
+    return parts.some((_, i) => {
+      const tail = parts.slice(i).join('.');
+      if (literals.has(tail)) return true;
+      if (i > 0 && literals.has(parts[i] ?? '') && i === parts.length - 1) return true;
+      return openEnds.some(
+        (begin) => tail.startsWith(begin) && (literals.has(tail.slice(begin.length)) || middles.some((end) => tail.endsWith(end))),
+      );
+    });
+  };
+  expect(keysIn(english).filter((key) => !isUsed(key))).toEqual([]);
+});
+
+test('every tool has its name and what it does, in words', () => {
+  for (const { id } of TOOLS) {
+    const words = (english.tools as Readonly<Record<string, unknown>>)[id];
+    expect(words).toMatchObject({ name: expect.any(String) as string, about: expect.any(String) as string });
+  }
+});
+
+test('letters of keys are told apart, and a tool put in between changes no other', () => {
+  const before = defaultLetters(TOOLS);
+  expect(new Set(before.values()).size).toBe(before.size);
+  const hello = { id: 'hello', letter: TOOLS[0]?.letter ?? 'R' };
+  const after = defaultLetters([...TOOLS.slice(0, 2), hello, ...TOOLS.slice(2)]);
+  for (const [id, letter] of before) expect(after.get(id)).toBe(letter);
+  expect([...before.values()]).not.toContain(after.get('hello'));
 });

@@ -105,16 +105,21 @@ function Fact({ name, value, note }: { name: string; value: string; note?: strin
   );
 }
 
+/** Where the name of a tool stands; one that this product has not has none. */
+const nameKey = (id: string) => `${id}.name` as 'eliminator.name';
+
 /** What a teacher has set for this student. */
 function SetForYou({ needs }: { needs: AccessNeeds }) {
   const t = useTranslations('before');
+  const tools = useTranslations('tools');
   const colours = useTranslations('tools.colours.schemes');
   const set = [
     ...(needs.scheme === 'paper' ? [] : [t('needs.scheme', { scheme: colours(needs.scheme).toLowerCase() })]),
     ...(needs.magnification === 1
       ? []
       : [t('needs.magnification', { percent: Math.round(needs.magnification * 100) })]),
-    ...needs.toolsOn.map((tool) => t(`needs.${tool}`)),
+    // Tools that are on from the start, by the names the rail gives them.
+    ...needs.toolsOn.flatMap((id) => (tools.has(nameKey(id)) ? [tools(nameKey(id)).toLowerCase()] : [])),
   ];
   return set.length === 0 ? null : <Fact name={t('setForYou')} value={set.join(', ')} />;
 }

@@ -7,6 +7,7 @@ import { samePlace, type PlanePoint } from '@/core/interactions/coordinate-plane
 import { useWidth } from '../../kit/useWidth';
 import { FigureView } from './FigureView';
 import { planeGeometry, type Pixel } from './geometry';
+import { useDrag } from '../../kit/useDrag';
 import styles from './plane.module.css';
 import { PlaneGrid } from './PlaneGrid';
 import type { Plane } from './usePlane';
@@ -71,6 +72,28 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
       plane.giveUp();
     }
   };
+  const { handlers } = useDrag({
+    enabled: !readOnly,
+    begin: (event) => {
+      event.stopPropagation();
+      const [figure = 0, handle = 0] = (event.currentTarget.dataset.handle ?? '').split('-').map(Number);
+      const at = plane.figures[figure]?.points[handle];
+      if (plane.tool === 'eraser') plane.erase(figure);
+      if (!at || plane.tool === 'eraser') return null;
+      setDrag({ figure, handle, at });
+      return { figure, handle, at };
+    },
+    move: (event, { figure, handle }) =>
+      setDrag({ figure, handle, at: snapPoint(model, geometry.toPlane(pixelOf(event))) }),
+    end: (_event, { figure, handle, at: before }) => {
+      const at = drag?.at ?? before;
+      // A press without a drag starts the next figure at the same place.
+      if (samePlace(at, before)) plane.set(before);
+      else plane.moveHandle(figure, handle, at);
+      setDrag(null);
+    },
+    cancel: () => setDrag(null),
+  });
   const shown = plane.figures.map((figure, i) =>
     drag?.figure === i
       ? { ...figure, points: figure.points.map((point, h) => (h === drag.handle ? drag.at : point)) }
@@ -165,24 +188,7 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
               data-handle={`${i}-${h}`}
               data-quiet={plane.isDrawing && plane.pending.length > 0 ? true : undefined}
               onClick={(event) => event.stopPropagation()}
-              onPointerDown={(event) => {
-                event.stopPropagation();
-                if (readOnly || event.button !== 0) return;
-                if (plane.tool === 'eraser') return plane.erase(i);
-                event.currentTarget.setPointerCapture(event.pointerId);
-                setDrag({ figure: i, handle: h, at: point });
-              }}
-              onPointerMove={(event) => {
-                if (drag) setDrag({ ...drag, at: snapPoint(model, geometry.toPlane(pixelOf(event))) });
-              }}
-              onPointerUp={() => {
-                const before = plane.figures[i]?.points[h];
-                // A press without a drag starts the next figure at the same place.
-                if (drag && before && samePlace(drag.at, before)) plane.set(before);
-                else if (drag) plane.moveHandle(i, h, drag.at);
-                setDrag(null);
-              }}
-              onPointerCancel={() => setDrag(null)}
+              {...handlers}
               onKeyDown={(event) => {
                 const arrow = arrowOf(event);
                 if (arrow) {

@@ -11,6 +11,7 @@ import {
   type Mark,
 } from '@/core/interactions/drawing/marks';
 import { Enlargeable } from '../../kit/Enlargeable';
+import { useDrag } from '../../kit/useDrag';
 import styles from './drawing.module.css';
 import shared from '../shared.module.css';
 import { SketchTools, type SketchTool } from './SketchTools';
@@ -69,18 +70,18 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
     return { kind: tool, from, to, ...pen };
   };
 
-  const down = (event: PointerEvent<SVGSVGElement>) => {
-    if (readOnly || event.button !== 0) return;
-    const at = pointOf(event);
-    if (tool === 'eraser') return erase(at);
-    if (tool === 'text') return write(at);
-    event.currentTarget.setPointerCapture(event.pointerId);
-    setDraft(tool === 'pencil' ? { kind: 'stroke', points: [at], ...pen } : shapeOf(at, at));
+  const down = (at: Point): true | null => {
+    if (tool === 'text') {
+      write(at);
+      return null;
+    }
+    if (tool === 'eraser') erase(at);
+    else setDraft(tool === 'pencil' ? { kind: 'stroke', points: [at], ...pen } : shapeOf(at, at));
+    return true;
   };
-  const move = (event: PointerEvent<SVGSVGElement>) => {
-    if (tool === 'eraser' && event.buttons === 1) return erase(pointOf(event));
+  const move = (at: Point) => {
+    if (tool === 'eraser') return erase(at);
     if (!draft) return;
-    const at = pointOf(event);
     if (draft.kind === 'stroke') {
       // Points closer than a hand can tell apart only make the file longer.
       const before = draft.points.at(-1) ?? at;
@@ -94,6 +95,14 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
     const tiny = 'to' in draft && Math.hypot(draft.to[0] - draft.from[0], draft.to[1] - draft.from[1]) < 3;
     if (!tiny) finish(draft);
   };
+
+  const { handlers } = useDrag<true, SVGSVGElement>({
+    enabled: !readOnly,
+    begin: (event) => down(pointOf(event)),
+    move: (event) => move(pointOf(event)),
+    end: up,
+    cancel: () => setDraft(null),
+  });
 
   const keys = (event: KeyboardEvent) => {
     const step = event.shiftKey ? STEP * 4 : STEP;
@@ -158,10 +167,7 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
 
         tabIndex={0}
         data-sketch=""
-        onPointerDown={down}
-        onPointerMove={move}
-        onPointerUp={up}
-        onPointerCancel={() => setDraft(null)}
+        {...handlers}
         onKeyDown={keys}
       >
         <rect width={width} height={height} fill="#ffffff" />

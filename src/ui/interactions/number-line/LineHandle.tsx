@@ -1,7 +1,8 @@
 'use client';
 
-import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
+import { useDrag } from '../../kit/useDrag';
 import type { LineGeometry } from './Axis';
 import styles from './numberLine.module.css';
 
@@ -41,12 +42,23 @@ export function LineHandle({
   onValue,
 }: Props) {
   const t = useTranslations('interactions.numberLine');
-  const [dragging, setDragging] = useState(false);
-  const moved = useRef(false);
   const shareOf = (clientX: number, element: HTMLElement): number => {
     const box = element.closest('[data-line]')?.getBoundingClientRect();
     return box ? geometry.toAt(((clientX - box.left) / box.width) * geometry.width) : 0;
   };
+  const { dragging, handlers } = useDrag({
+    enabled: !readOnly,
+    begin: (event) => {
+      event.stopPropagation();
+      return true;
+    },
+    move: (event) => onDrag(shareOf(event.clientX, event.currentTarget)),
+    end: (event, _start, moved) => {
+      event.stopPropagation();
+      if (!moved) onPress?.();
+    },
+    slack: 5,
+  });
   const [typed, setTyped] = useState<string | null>(null);
   /** Digits write a value; Enter gives it, Escape forgets it. True when the key was one of these. */
   const typing = (key: string): boolean => {
@@ -100,26 +112,7 @@ export function LineHandle({
       aria-readonly={readOnly || undefined}
       data-handle=""
       data-dragging={dragging || undefined}
-      onPointerDown={(event) => {
-        if (readOnly || event.button !== 0) return;
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        moved.current = false;
-        setDragging(true);
-      }}
-      onPointerMove={(event) => {
-        if (!dragging) return;
-        const to = shareOf(event.clientX, event.currentTarget);
-        if (!moved.current && Math.abs(geometry.toX(to) - geometry.toX(at)) < 5) return;
-        moved.current = true;
-        onDrag(to);
-      }}
-      onPointerUp={(event) => {
-        event.stopPropagation();
-        setDragging(false);
-        if (dragging && !moved.current) onPress?.();
-      }}
-      onPointerCancel={() => setDragging(false)}
+      {...handlers}
       onBlur={() => setTyped(null)}
       onClick={(event) => event.stopPropagation()}
       onKeyDown={keys}

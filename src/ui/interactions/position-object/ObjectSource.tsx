@@ -4,6 +4,7 @@ import { useRef, useState, type PointerEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import type { PicturePoint } from '@/core/interactions/pointing';
 import type { StageSize } from '../shared/stage/Stage';
+import { useDrag } from '../../kit/useDrag';
 import styles from './positionObject.module.css';
 import { Press } from '../../kit/Button';
 
@@ -30,6 +31,23 @@ export function ObjectSource({ src, alt, width, height, size, active, onPut }: P
     const [x, y] = [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height];
     if (x >= 0 && x <= 1 && y >= 0 && y <= 1) onPut({ x: x * size.width, y: y * size.height });
   };
+  const { handlers } = useDrag({
+    enabled: true,
+    begin: () => {
+      draggedRef.current = false;
+      return true;
+    },
+    move: (event) => {
+      draggedRef.current = true;
+      setCarried({ x: event.clientX, y: event.clientY });
+    },
+    end: (event, _start, moved) => {
+      setCarried(null);
+      if (moved) drop(event);
+    },
+    cancel: () => setCarried(null),
+    slack: 3,
+  });
   return (
     <>
       <Press
@@ -41,21 +59,7 @@ export function ObjectSource({ src, alt, width, height, size, active, onPut }: P
           if (!draggedRef.current) onPut({ x: size.width / 2, y: size.height / 2 });
           draggedRef.current = false;
         }}
-        onPointerDown={(event) => {
-          draggedRef.current = false;
-          event.currentTarget.setPointerCapture(event.pointerId);
-        }}
-        onPointerMove={(event) => {
-          if (event.buttons !== 1) return;
-          draggedRef.current = true;
-          setCarried({ x: event.clientX, y: event.clientY });
-        }}
-        onPointerUp={(event) => {
-          if (!carried) return;
-          setCarried(null);
-          drop(event);
-        }}
-        onPointerCancel={() => setCarried(null)}
+        {...handlers}
       >
         <img src={src} alt={alt} width={width} height={height} draggable={false} />
         {t('putDown')}

@@ -1,8 +1,9 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslations } from 'use-intl';
+import { useDrag } from '../../kit/useDrag';
 import styles from './tallyPlot.module.css';
 import { ValueField, type PlotProps } from './ValueField';
 
@@ -18,7 +19,6 @@ function scaleOf(max: number, step: number): number[] {
 /** Bars or stacks of marks over their categories; each is a slider that stands upright. */
 export function Columns({ model, values, set, move, readOnly }: PlotProps) {
   const t = useTranslations('interactions.tallyPlot');
-  const dragging = useRef<number | null>(null);
   const scale = scaleOf(model.max, model.step);
   const valueAt = (event: PointerEvent<HTMLElement>): number => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -44,6 +44,17 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
     event.preventDefault();
     set(i, to);
   };
+  /** The column a pointer came down on. */
+  const indexOf = (event: PointerEvent<HTMLElement>): number => Number(event.currentTarget.dataset.category);
+  const { handlers } = useDrag<number>({
+    enabled: !readOnly,
+    begin: (event) => {
+      const i = indexOf(event);
+      set(i, toNext(valueAt(event)));
+      return i;
+    },
+    move: (event, i) => set(i, toNext(valueAt(event))),
+  });
   return (
     <div className={styles.plot}>
       {model.kind === 'bars' && (
@@ -73,21 +84,7 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
                 aria-readonly={readOnly || undefined}
                 data-category={i}
                 onKeyDown={(event) => keys(event, i)}
-                onPointerDown={(event) => {
-                  if (readOnly || event.button !== 0) return;
-                  event.currentTarget.setPointerCapture(event.pointerId);
-                  dragging.current = i;
-                  set(i, toNext(valueAt(event)));
-                }}
-                onPointerMove={(event) => {
-                  if (dragging.current === i) set(i, toNext(valueAt(event)));
-                }}
-                onPointerUp={() => {
-                  dragging.current = null;
-                }}
-                onPointerCancel={() => {
-                  dragging.current = null;
-                }}
+                {...handlers}
               >
                 {model.kind === 'bars' ? (
                   <>

@@ -1,11 +1,12 @@
 'use client';
 
 import { ArrowLeftRight, ChevronDown, ChevronUp, Minus, Plus } from 'lucide-react';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
 import { lineAt, windowOf } from '@/core/view/lines';
 import { useKept } from '../../player/PlayerContext';
+import { useDrag } from '../../kit/useDrag';
 import type { SheetLayerProps } from '../types';
 import styles from './lineReader.module.css';
 import { LINE_READER, type LineReaderState } from './state';
@@ -35,7 +36,6 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
   const [first, setFirst] = useState(own(state.at, textId) ?? 0);
   const count = state.count;
   const readerRef = useRef<HTMLDivElement>(null);
-  const dragging = useRef(false);
   const last = Math.max(0, lines.length - count);
   const shown = windowOf(lines, Math.min(first, last), count);
 
@@ -47,7 +47,6 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [first, textId]);
 
-  if (!shown) return null;
   const move = (next: number) => {
     setFirst(Math.max(0, Math.min(last, next)));
     requestAnimationFrame(() => readerRef.current?.scrollIntoView({ block: 'nearest' }));
@@ -66,13 +65,17 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
     event.preventDefault();
     move(next);
   };
-  const onPointerMove = (event: PointerEvent) => {
-    const root = contentRef.current;
-    if (!dragging.current || !root) return;
-    const line = lineAt(lines, event.clientY - root.getBoundingClientRect().top);
-    if (line >= 0) move(line);
-  };
+  const { handlers } = useDrag({
+    enabled: true,
+    begin: () => true,
+    move: (event) => {
+      const root = contentRef.current;
+      const line = root ? lineAt(lines, event.clientY - root.getBoundingClientRect().top) : -1;
+      if (line >= 0) move(line);
+    },
+  });
 
+  if (!shown) return null;
   return (
     <div className={styles.layer} data-no-text="">
       <div className={styles.dim} style={{ top: 0, height: Math.max(0, shown.top - 3) }} />
@@ -94,14 +97,7 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
           aria-valuenow={first + 1}
           aria-valuetext={t('position', { line: first + 1, lines: lines.length })}
           onKeyDown={onKeyDown}
-          onPointerDown={(event) => {
-            dragging.current = true;
-            event.currentTarget.setPointerCapture(event.pointerId);
-          }}
-          onPointerMove={onPointerMove}
-          onPointerUp={() => {
-            dragging.current = false;
-          }}
+          {...handlers}
         >
           {t('drag')}
         </div>

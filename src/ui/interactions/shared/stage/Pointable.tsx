@@ -1,10 +1,11 @@
 'use client';
 
-import { useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useState, type PointerEvent, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { PicturePoint } from '@/core/interactions/pointing';
 import type { PlacedPoints } from '../usePoints';
 import type { StageSize } from './Stage';
+import { useDrag } from '../../../kit/useDrag';
 import styles from './pointable.module.css';
 import { Press } from '../../../kit/Button';
 
@@ -25,7 +26,6 @@ const STEP = 1;
 function PointHandle({ point, size, label, children, onMove, onRemove, readOnly }: HandleProps) {
   const t = useTranslations('interactions.graphic');
   const [dragged, setDragged] = useState<PicturePoint | null>(null);
-  const grip = useRef<{ dx: number; dy: number } | null>(null);
   const shown = dragged ?? point;
   const toPicture = (event: PointerEvent<HTMLElement>): PicturePoint | null => {
     const box = event.currentTarget.closest('[data-stage]')?.getBoundingClientRect();
@@ -39,6 +39,22 @@ function PointHandle({ point, size, label, children, onMove, onRemove, readOnly 
     x: Math.max(0, Math.min(size.width, x)),
     y: Math.max(0, Math.min(size.height, y)),
   });
+  const { handlers } = useDrag({
+    enabled: !readOnly,
+    begin: (event) => {
+      const at = toPicture(event);
+      return at && { dx: at.x - point.x, dy: at.y - point.y };
+    },
+    move: (event, grip) => {
+      const at = toPicture(event);
+      if (at) setDragged(bounded({ x: at.x - grip.dx, y: at.y - grip.dy }));
+    },
+    end: () => {
+      if (dragged) onMove(dragged);
+      setDragged(null);
+    },
+    cancel: () => setDragged(null),
+  });
   return (
     <Press
       className={styles.handle}
@@ -47,25 +63,7 @@ function PointHandle({ point, size, label, children, onMove, onRemove, readOnly 
       aria-roledescription={t('movable')}
       data-handle=""
       data-dragging={dragged ? true : undefined}
-      onPointerDown={(event) => {
-        const at = toPicture(event);
-        if (!at || readOnly || event.button !== 0) return;
-        event.currentTarget.setPointerCapture(event.pointerId);
-        grip.current = { dx: at.x - point.x, dy: at.y - point.y };
-      }}
-      onPointerMove={(event) => {
-        const at = toPicture(event);
-        if (at && grip.current) setDragged(bounded({ x: at.x - grip.current.dx, y: at.y - grip.current.dy }));
-      }}
-      onPointerUp={() => {
-        if (dragged) onMove(dragged);
-        grip.current = null;
-        setDragged(null);
-      }}
-      onPointerCancel={() => {
-        grip.current = null;
-        setDragged(null);
-      }}
+      {...handlers}
       onKeyDown={(event) => {
         const step = event.shiftKey ? STEP * 10 : STEP;
         const move = {
