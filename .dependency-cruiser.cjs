@@ -17,7 +17,10 @@ const storeys = (house, rooms) =>
     severity: 'error',
     comment: `${house}/${room} may use ${rooms.slice(0, i).join(', ') || 'no other room'} of ${house}`,
     from: { path: `^src/${house}/${room}/`, pathNot: '\\.test\\.tsx?$|/test[A-Z]\\w*\\.tsx?$' },
-    to: { path: `^src/${house}/(${rooms.slice(i + 1).join('|') || 'none'})/`, dependencyTypesNot: ['type-only'] },
+    to: {
+      path: `^src/${house}/(${rooms.slice(i + 1).join('|') || 'none'})/`,
+      dependencyTypesNot: ['type-only'],
+    },
   }));
 
 module.exports = {
@@ -28,6 +31,7 @@ module.exports = {
     only('cli-uses-server-and-core', 'cli', ['server', 'core']),
     only('app-uses-ui-server-core', 'app', ['ui', 'server', 'core']),
     ...storeys('core', [
+      'xml',
       'math',
       'content',
       'geometry',
@@ -44,7 +48,7 @@ module.exports = {
       'qti',
     ]),
     ...storeys('server', ['db', 'library', 'accounts', 'delivery', 'results']),
-    ...storeys('ui', ['kit', 'content', 'interactions', 'entry', 'desk']),
+    ...storeys('ui', ['kit', 'content', 'attempt', 'interactions', 'tools', 'player', 'entry', 'desk']),
     {
       name: 'core-is-pure',
       severity: 'error',
@@ -59,7 +63,10 @@ module.exports = {
       name: 'reading-stays-on-the-server',
       severity: 'error',
       comment: 'no student loads the reading of XML, report texts or the expression language',
-      from: { path: '^src/(ui|core/(attempt|sitting/form|item|interactions/(?!.*read)))', pathNot: '\\.test\\.tsx?$|/test[A-Z]\\w*\\.tsx?$|/read(ing|ers)?\\.ts$|/sitting\\.ts$' },
+      from: {
+        path: '^src/(ui|core/(attempt|sitting/form|item|interactions/(?!.*read)))',
+        pathNot: '\\.test\\.tsx?$|/test[A-Z]\\w*\\.tsx?$|/read(ing|ers)?\\.ts$|/sitting\\.ts$',
+      },
       to: { path: '^src/core/(qti|processing)/', dependencyTypesNot: ['type-only'] },
     },
     {

@@ -1,5 +1,5 @@
 import { readPackage, UnreadablePackage } from '@/core/qti/package';
-import type { Problem } from '@/core/qti/problem';
+import type { Problem } from '@/core/xml/problem';
 import { filesAt } from '@/server/library/files';
 import { positional, stop } from './arguments';
 

@@ -51,9 +51,16 @@ const spoken = (folder: string): string[] =>
  * (kit/appConfig.d.ts); one that nothing says any more is found here.
  */
 test('every word of the interface is used', () => {
-  const text = [...spoken('src/ui'), ...spoken('src/core'), ...spoken('src/server'), ...spoken('src/app')].join('\n');
+  const text = [
+    ...spoken('src/ui'),
+    ...spoken('src/core'),
+    ...spoken('src/server'),
+    ...spoken('src/app'),
+  ].join('\n');
   const literals = new Set(
-    [...text.matchAll(/['"`]([\w.-]+)['"`]|(?<=[{,]\s*)([\w-]+)(?=\s*[:,}])/g)].map((found) => found[1] ?? found[2] ?? ''),
+    [...text.matchAll(/['"`]([\w.-]+)['"`]|(?<=[{,]\s*)([\w-]+)(?=\s*[:,}])/g)].map(
+      (found) => found[1] ?? found[2] ?? '',
+    ),
   );
   /** Beginnings of keys that end in a value: t(`did.${how}`). */
   const openEnds = [...text.matchAll(/`([\w.-]*)\$\{/g)].map((found) => found[1] ?? '').filter(Boolean);
@@ -63,9 +70,11 @@ test('every word of the interface is used', () => {
     return parts.some((_, i) => {
       const tail = parts.slice(i).join('.');
       if (literals.has(tail)) return true;
-      if (i > 0 && literals.has(parts[i] ?? '') && i === parts.length - 1) return true;
+      if (middles.some((end) => tail.endsWith(end) && literals.has(tail.slice(0, -end.length)))) return true;
       return openEnds.some(
-        (begin) => tail.startsWith(begin) && (literals.has(tail.slice(begin.length)) || middles.some((end) => tail.endsWith(end))),
+        (begin) =>
+          tail.startsWith(begin) &&
+          (literals.has(tail.slice(begin.length)) || middles.some((end) => tail.endsWith(end))),
       );
     });
   };

@@ -1,5 +1,5 @@
 import { matchesPattern } from './pattern';
-import { translateXsdPattern } from './xsdPattern';
+import { translateXsdPattern } from '../xml/xsdPattern';
 
 /** XML Schema Part 2, appendix F, "Regular expressions" (from memory): pattern, texts that fit, texts that do not. */
 const TABLE: readonly [pattern: string, fits: readonly string[], not: readonly string[]][] = [

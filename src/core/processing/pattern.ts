@@ -1,5 +1,5 @@
 import { RE2JS } from 're2js';
-import { translateXsdPattern } from './xsdPattern';
+import { translateXsdPattern } from '../xml/xsdPattern';
 
 const compiled = new Map<string, RE2JS | null>();
 

@@ -1,5 +1,5 @@
-import type { Reporter } from './problem';
-import type { XmlElement } from './xml';
+import type { Reporter } from '../xml/problem';
+import type { XmlElement } from '../xml/xml';
 
 /** Attributes read strictly: what is there and cannot be read is an error with its line, never silently something else. */
 export class StrictAttributes {

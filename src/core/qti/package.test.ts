@@ -2,7 +2,7 @@ import { deliverTest } from '../deliver/deliver';
 import { drawForm } from '../sitting/form';
 import { readPackage, resolvePath, UnreadablePackage } from './package';
 import { filesFrom, itemFrom, SCORE } from './testItem';
-import { parseXml, XmlError } from './xml';
+import { parseXml, XmlError } from '../xml/xml';
 
 const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
 const manifest = (...resources: [type: string, href: string][]) =>

@@ -1,9 +1,9 @@
 import type { Item, Stimulus } from '../item/item';
 import type { Test } from '../item/test';
-import { reporterFor, type Problem } from './problem';
+import { reporterFor, type Problem } from '../xml/problem';
 import { readItem, readStimulus, type FileContext } from './readItem';
 import { readTest, type TestContext } from './readTest';
-import { childOf, descendantsOf, elementsOf, parseXml, XmlError, type XmlElement } from './xml';
+import { childOf, descendantsOf, elementsOf, parseXml, XmlError, type XmlElement } from '../xml/xml';
 
 /** The files of a package, however they are kept: path (forward slashes, from the root) → bytes. */
 export interface PackageFiles {

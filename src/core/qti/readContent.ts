@@ -3,8 +3,8 @@ import type { InteractionModel, ResponseShape } from '../content/interaction';
 import type { ReadContext } from '../interactions/reading';
 import type { Content, ContentNode } from '../content/content';
 import * as allowed from './allowed';
-import type { Reporter } from './problem';
-import { childOf, elementsOf, type XmlElement, type XmlNode } from './xml';
+import type { Reporter } from '../xml/problem';
+import { childOf, elementsOf, type XmlElement, type XmlNode } from '../xml/xml';
 
 export interface ContentSettings {
   readonly report: Reporter;

@@ -10,9 +10,9 @@ import type {
 } from '../content/declarations';
 import { parseScalar, single, type BaseType, type Value } from '../content/value';
 import { isShape, parseCoords } from '../geometry/areas';
-import type { Reporter } from './problem';
+import type { Reporter } from '../xml/problem';
 import { isBaseType, isCardinality, readValues } from './readValue';
-import { booleanAttribute, childOf, elementsOf, numberAttribute, type XmlElement } from './xml';
+import { booleanAttribute, childOf, elementsOf, numberAttribute, type XmlElement } from '../xml/xml';
 
 /** Reads what every declaration has; a `qti-context-declaration` has no more. */
 export function readDeclaration(element: XmlElement, report: Reporter): Declaration | null {

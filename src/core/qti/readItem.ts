@@ -1,6 +1,6 @@
 import type { Item, ResponseProcessing, RubricBlock, Stimulus } from '../item/item';
 import { interactionsOf } from '../content/content';
-import type { Reporter } from './problem';
+import type { Reporter } from '../xml/problem';
 import { ContentReader } from './readContent';
 import {
   readDeclaration,
@@ -9,7 +9,7 @@ import {
   readTemplateDeclaration,
 } from './readDeclarations';
 import { readRules, type Names } from './readProgram';
-import { booleanAttribute, childOf, descendantsOf, elementsOf, type XmlElement } from './xml';
+import { booleanAttribute, childOf, descendantsOf, elementsOf, type XmlElement } from '../xml/xml';
 
 export interface FileContext {
   readonly report: Reporter;

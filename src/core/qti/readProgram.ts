@@ -2,8 +2,8 @@ import { isCustomOperator } from '../processing/custom';
 import { ARITY } from '../processing/expressions';
 import { matchesPattern } from '../processing/pattern';
 import type { Branch, Expression, Rule } from '../item/program';
-import type { Reporter } from './problem';
-import { elementsOf, textOf, type XmlElement } from './xml';
+import type { Reporter } from '../xml/problem';
+import { elementsOf, textOf, type XmlElement } from '../xml/xml';
 
 /** What a program may refer to, so that a slip of the pen is found at import. */
 export interface Names {

@@ -14,12 +14,12 @@ import {
 } from '../item/test';
 import type { RubricBlock } from '../item/item';
 import { StrictAttributes } from './attributes';
-import type { Reporter } from './problem';
+import type { Reporter } from '../xml/problem';
 import { ContentReader } from './readContent';
 import { readDeclaration, readOutcomeDeclaration } from './readDeclarations';
 import { readExpression, readRules, type Names } from './readProgram';
 import { reportTestModel } from './testModel';
-import { childOf, elementsOf, type XmlElement } from './xml';
+import { childOf, elementsOf, type XmlElement } from '../xml/xml';
 
 export interface TestContext {
   readonly report: Reporter;

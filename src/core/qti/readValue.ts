@@ -10,8 +10,8 @@ import {
   type SingleValue,
   type Value,
 } from '../content/value';
-import type { Reporter } from './problem';
-import { elementsOf, textOf, type XmlElement } from './xml';
+import type { Reporter } from '../xml/problem';
+import { elementsOf, textOf, type XmlElement } from '../xml/xml';
 
 export function isBaseType(text: string | undefined): text is BaseType {
   return (BASE_TYPES as readonly string[]).includes(text ?? '');

@@ -1,7 +1,7 @@
 import type { PackageFiles } from './package';
 import { readItem } from './readItem';
-import { reporterFor, type Problem } from './problem';
-import { parseXml } from './xml';
+import { reporterFor, type Problem } from '../xml/problem';
+import { parseXml } from '../xml/xml';
 import type { Item } from '../item/item';
 
 /** A package in memory, for tests: path → text. */

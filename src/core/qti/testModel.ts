@@ -1,5 +1,5 @@
-import type { Reporter } from './problem';
-import { elementsOf, type XmlElement } from './xml';
+import type { Reporter } from '../xml/problem';
+import { elementsOf, type XmlElement } from '../xml/xml';
 
 /** What becomes of an attribute: it is honoured by the reader, or set aside and named in the report. */
 type Treatment = 'honoured' | 'set-aside';

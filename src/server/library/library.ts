@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Item, Stimulus } from '@/core/item/item';
 import type { Test } from '@/core/item/test';
 import { readPackage, type PackageFiles, type QtiPackage } from '@/core/qti/package';
-import type { Problem } from '@/core/qti/problem';
+import type { Problem } from '@/core/xml/problem';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';

@@ -20,7 +20,11 @@ const show = (content: Content, slots: Partial<ContentSlots> = {}) =>
 
 test('a table keeps its spans and loses the blanks between its rows', () => {
   const complain = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  show(read('<table>\n <tbody>\n <tr> <th scope="row">Ebb</th> <td colspan="2" class="qti-align-right">06:12</td> </tr>\n</tbody> </table>'));
+  show(
+    read(
+      '<table>\n <tbody>\n <tr> <th scope="row">Ebb</th> <td colspan="2" class="qti-align-right">06:12</td> </tr>\n</tbody> </table>',
+    ),
+  );
   expect(screen.getByRole('cell', { name: '06:12' }).getAttribute('colspan')).toBe('2');
   expect(screen.getByRole('cell', { name: '06:12' }).className).toBe('qti-align-right');
   expect(complain).not.toHaveBeenCalled();
@@ -37,7 +41,9 @@ test('files are shown from where the attempt has them; sizes grow with the lette
 
 test('an SVG keeps its own attribute names', () => {
   const { container } = show(
-    read('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path d="M0 0h9" stroke-width="2" text-anchor="middle"/></svg>'),
+    read(
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><path d="M0 0h9" stroke-width="2" text-anchor="middle"/></svg>',
+    ),
   );
   expect(container.querySelector('svg')?.getAttribute('viewBox')).toBe('0 0 9 9');
   expect(container.querySelector('path')?.getAttribute('stroke-width')).toBe('2');
@@ -49,9 +55,12 @@ test.each([
   ['width="320" height="160"', '20rem', '0 0 320 160'],
   ['', '100%', null],
 ])('a drawing with %s is as wide as %s and never collapses', (attributes, basis, viewBox) => {
-  const { container } = show(read(`<figure><svg xmlns="http://www.w3.org/2000/svg" ${attributes}><path d="M0 0h9"/></svg></figure>`), {
-    enlarge: true,
-  });
+  const { container } = show(
+    read(`<figure><svg xmlns="http://www.w3.org/2000/svg" ${attributes}><path d="M0 0h9"/></svg></figure>`),
+    {
+      enlarge: true,
+    },
+  );
   const drawing = container.querySelector('figure > span > span:last-child > svg');
   expect(drawing?.getAttribute('viewBox')).toBe(viewBox);
   expect((drawing as SVGElement).style.width).toBe('100%');
@@ -61,7 +70,9 @@ test.each([
 
 test('what was not resolved on the server shows nothing', () => {
   const { container } = show(
-    read('<p>Seen<qti-feedback-inline outcome-identifier="F" identifier="x"> secret</qti-feedback-inline><qti-template-inline template-identifier="T" identifier="y"> other</qti-template-inline></p>'),
+    read(
+      '<p>Seen<qti-feedback-inline outcome-identifier="F" identifier="x"> secret</qti-feedback-inline><qti-template-inline template-identifier="T" identifier="y"> other</qti-template-inline></p>',
+    ),
   );
   expect(container.querySelector('main')?.textContent).toBe('Seen');
 });

@@ -33,9 +33,13 @@ function attributeName(name: string, namespace: 'html' | 'svg' | 'math'): string
 const rem = (pixels: string | undefined): string | undefined =>
   pixels !== undefined && /^\d+(\.\d+)?(px)?$/.test(pixels) ? `${parseFloat(pixels) / 16}rem` : undefined;
 
-function propsOf(node: Extract<ContentNode, { kind: 'element' }>, slots: ContentSlots): Record<string, unknown> {
+function propsOf(
+  node: Extract<ContentNode, { kind: 'element' }>,
+  slots: ContentSlots,
+): Record<string, unknown> {
   const props: Record<string, unknown> = {};
-  for (const [name, value] of Object.entries(node.attributes)) props[attributeName(name, node.namespace)] = value;
+  for (const [name, value] of Object.entries(node.attributes))
+    props[attributeName(name, node.namespace)] = value;
   for (const link of ['src', 'poster']) {
     if (node.attributes[link] !== undefined) props[link] = slots.assetUrl(node.attributes[link]);
   }
@@ -58,7 +62,10 @@ const isPicture = (node: ContentNode): boolean =>
 /** A drawing fills what it stands in, which is as wide as it says, or as wide as what it is drawn on. */
 function drawingProps({ width, height, viewBox }: Readonly<Record<string, string>>) {
   const [, , across] = viewBox?.trim().split(/[\s,]+/) ?? [];
-  const bare = width !== undefined && height !== undefined ? `0 0 ${parseFloat(width)} ${parseFloat(height)}` : undefined;
+  const bare =
+    width !== undefined && height !== undefined
+      ? `0 0 ${parseFloat(width)} ${parseFloat(height)}`
+      : undefined;
   return {
     widest: rem(width) ?? rem(across) ?? '100%',
     filling: {
@@ -107,7 +114,11 @@ function draw(node: ContentNode, key: number, slots: ContentSlots): ReactNode {
     case 'interaction':
       return <Fragment key={key}>{slots.interaction?.(node.interaction)}</Fragment>;
     case 'place':
-      return <Fragment key={key}>{slots.place?.(node.role, node.identifier, drawAll(node.children, slots))}</Fragment>;
+      return (
+        <Fragment key={key}>
+          {slots.place?.(node.role, node.identifier, drawAll(node.children, slots))}
+        </Fragment>
+      );
     case 'feedback':
     case 'template':
     case 'printed':
@@ -123,7 +134,8 @@ function tableSafe(node: Extract<ContentNode, { kind: 'element' }>): Content {
     : node.children;
 }
 
-const drawAll = (content: Content, slots: ContentSlots): ReactNode[] => content.map((node, i) => draw(node, i, slots));
+const drawAll = (content: Content, slots: ContentSlots): ReactNode[] =>
+  content.map((node, i) => draw(node, i, slots));
 
 /** Draws content read from a package. It holds only allowed elements, so it is drawn as it is. */
 export function ContentView({ content, slots }: { content: Content; slots: ContentSlots }) {

@@ -4,7 +4,7 @@ import { useTranslations } from 'use-intl';
 import { Words } from '../kit/Words';
 import { Cover } from './Covers';
 import { RunningAttempt } from './RunningAttempt';
-import { useSession } from './session/useSession';
+import { useSession } from '../attempt/session/useSession';
 
 /** The whole of an attempt in the browser: opens it, and shows it until it is over. */
 export function Player({ attemptId }: { attemptId: string }) {

@@ -4,12 +4,12 @@ import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 
 import { useTranslations } from 'use-intl';
 import { usePageLook } from '../kit/usePageLook';
 import { Cover, MovedCover } from './Covers';
-import { pageLookOf } from './keptState';
-import { PlayerProvider, type PlayerValue } from './PlayerContext';
+import { pageLookOf } from './tools';
+import { PlayerProvider, type PlayerValue } from '../attempt/PlayerContext';
 import { PlayerScreen } from './PlayerScreen';
-import type { AttemptSession } from './session/session';
-import { useSessionEvents } from './session/useSessionEvents';
-import { useTimeUp } from './session/useTimeUp';
+import type { AttemptSession } from '../attempt/session/session';
+import { useSessionEvents } from '../attempt/session/useSessionEvents';
+import { useTimeUp } from '../attempt/session/useTimeUp';
 import { useAssets } from './useAssets';
 import { useLayout } from './useLayout';
 import { usePreload } from './usePreload';

@@ -4,10 +4,11 @@ import { Wrench, X } from 'lucide-react';
 import { memo, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
-import type { Kept, ToolDefinition } from '../tools/types';
+import type { ToolDefinition } from '../tools/types';
 import styles from './toolRail.module.css';
-import { readKept, toolsFor } from './keptState';
-import { useAttempt, useKept, usePlayer } from './PlayerContext';
+import { readKept, type Kept } from '../attempt/kept';
+import { toolsFor } from './tools';
+import { useAttempt, useKept, usePlayer } from '../attempt/PlayerContext';
 import { Press } from '../kit/Button';
 
 interface Props {

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { TOOLS } from '../tools';
-import type { ToolState } from '../tools/types';
+import type { KeptState } from '../attempt/kept';
 
 /** What a key can do: the screen's own, or a tool by its id. */
 export const SCREEN_ACTIONS = ['next', 'back', 'flag', 'review'] as const;
@@ -41,10 +41,9 @@ const LETTERS = defaultLetters(TOOLS);
 
 type KeySettings = { readonly on: boolean; readonly letters: Readonly<Record<string, string>> };
 /** The keys as a student set them. */
-export const KEYS: ToolState<KeySettings> = {
+export const KEYS: KeptState<KeySettings> = {
   schema: z.object({ on: z.boolean(), letters: z.record(z.string(), z.string()) }),
   initial: () => ({ on: true, letters: {} }),
-  scope: 'test',
 };
 
 /** The letter of every action, what the student changed on top. */

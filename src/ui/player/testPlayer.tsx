@@ -7,11 +7,11 @@ import { deliverItem } from '@/core/deliver/deliver';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { NO_NEEDS } from '@/core/needs';
 import { itemFrom } from '@/core/qti/testItem';
-import { PlayerProvider, type PlayerValue } from './PlayerContext';
-import { ServerClock } from './session/clock';
-import type { Journal } from './session/journal';
-import { AttemptSession } from './session/session';
-import type { Transport } from './session/transport';
+import { PlayerProvider, type PlayerValue } from '../attempt/PlayerContext';
+import { ServerClock } from '../attempt/session/clock';
+import type { Journal } from '../attempt/session/journal';
+import { AttemptSession } from '../attempt/session/session';
+import type { Transport } from '../attempt/session/transport';
 
 /** Parts of the question screen without a server, for unit tests. */
 export interface TestPlayer {

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from 'react';
 import { KEYS, lettersOf, withLetter } from './keys';
-import { useKept } from './PlayerContext';
+import { useKept } from '../attempt/PlayerContext';
 
 /** The keys as this student has them. */
 export function useKeySettings() {

@@ -1,9 +1,8 @@
 import type { LucideIcon } from 'lucide-react';
 import type { ComponentType, RefObject } from 'react';
-import type { ZodMiniType } from 'zod/mini';
 import type { AccessNeeds } from '@/core/needs';
 import type { DeliveredItem } from '@/core/item/delivered';
-import type { SchemeId } from '@/core/view/schemes';
+import type { Kept, KeptState, PageLook } from '../attempt/kept';
 
 export interface SheetLayerProps {
   /** Which sheet: the passage or the question. */
@@ -22,21 +21,8 @@ export interface ChoiceMarkProps {
   readonly chosen: boolean;
 }
 
-/** What a tool keeps, as plain JSON. */
-export type Kept = Readonly<Record<string, unknown>>;
-
-/** How the whole page looks, where a tool has a say in it. */
-export interface PageLook {
-  readonly scheme: SchemeId;
-  readonly magnification: number;
-}
-
 /** What a tool keeps and where it belongs. */
-export interface ToolState<State extends Kept = Kept> {
-  /** What was kept, as read back. What does not fit gives `initial`, never an error in front of a student. */
-  readonly schema: ZodMiniType<State>;
-  /** How it begins for a student: what a teacher has set is already on. */
-  initial(needs: AccessNeeds): State;
+export interface ToolState<State extends Kept = Kept> extends KeptState<State> {
   /** One for the whole test, one a question, or one a text that is read. */
   readonly scope: 'test' | 'question' | 'text';
 }

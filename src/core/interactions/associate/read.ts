@@ -1,6 +1,6 @@
 import { type AssociateModel, associate } from './index';
 import { readOffer, defineReader, readCounts } from '../reading';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, elementsOf, numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-associate-interaction`. */
 export const associateReader = defineReader<AssociateModel>({

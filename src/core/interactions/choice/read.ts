@@ -1,6 +1,6 @@
 import { type ChoiceModel, choice } from './index';
 import { readOffer, defineReader, readCounts } from '../reading';
-import { booleanAttribute, elementsOf } from '../../qti/xml';
+import { booleanAttribute, elementsOf } from '../../xml/xml';
 
 /** Reads `qti-choice-interaction`. */
 export const choiceReader = defineReader<ChoiceModel>({

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { descendantsOf, elementsOf, parseXml } from '../../qti/xml';
+import { descendantsOf, elementsOf, parseXml } from '../../xml/xml';
 import { readFile } from '../file';
 import {
   arrowHead,

@@ -1,6 +1,6 @@
 import { MAX_DRAWINGS, type DrawingModel, drawing } from './index';
 import { defineReader, readPicture } from '../reading';
-import { elementsOf } from '../../qti/xml';
+import { elementsOf } from '../../xml/xml';
 
 /** Reads `qti-drawing-interaction`. */
 export const drawingReader = defineReader<DrawingModel>({

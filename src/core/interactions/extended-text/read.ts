@@ -1,6 +1,6 @@
 import { type ExtendedTextModel, FORMATS, extendedText } from './index';
 import { defineReader } from '../reading';
-import { booleanAttribute, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-extended-text-interaction`. */
 export const extendedTextReader = defineReader<ExtendedTextModel>({

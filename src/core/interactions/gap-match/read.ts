@@ -1,7 +1,7 @@
 import { type GapMatchModel, gapMatch } from './index';
 import { readOffer, defineReader } from '../reading';
 import { walkContent } from '../../content/content';
-import { childOf, elementsOf, booleanAttribute, numberAttribute } from '../../qti/xml';
+import { childOf, elementsOf, booleanAttribute, numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-gap-match-interaction`. */
 export const gapMatchReader = defineReader<GapMatchModel>({

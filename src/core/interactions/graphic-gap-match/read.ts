@@ -1,6 +1,6 @@
 import { type GraphicGapMatchModel, graphicGapMatch } from './index';
 import { readOffer, defineReader, readHotspots, readPicture } from '../reading';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, elementsOf, numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-graphic-gap-match-interaction`. */
 export const graphicGapMatchReader = defineReader<GraphicGapMatchModel>({

@@ -1,7 +1,7 @@
 import { type HottextModel, hottext } from './index';
 import { defineReader, readCounts } from '../reading';
 import { walkContent } from '../../content/content';
-import { childOf } from '../../qti/xml';
+import { childOf } from '../../xml/xml';
 
 /** Reads `qti-hottext-interaction`. */
 export const hottextReader = defineReader<HottextModel>({

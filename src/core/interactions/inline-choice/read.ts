@@ -1,6 +1,6 @@
 import { type InlineChoiceModel, inlineChoice } from './index';
 import { readOffer, defineReader } from '../reading';
-import { booleanAttribute, elementsOf } from '../../qti/xml';
+import { booleanAttribute, elementsOf } from '../../xml/xml';
 
 /** Reads `qti-inline-choice-interaction`. */
 export const inlineChoiceReader = defineReader<InlineChoiceModel>({

@@ -1,6 +1,6 @@
 import { type MatchModel, match } from './index';
 import { readOffer, defineReader } from '../reading';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, elementsOf, numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-match-interaction`. */
 export const matchReader = defineReader<MatchModel>({

@@ -1,6 +1,6 @@
 import { type MediaModel, media } from './index';
 import { defineReader } from '../reading';
-import { booleanAttribute, elementsOf, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, elementsOf, numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-media-interaction`. */
 export const mediaReader = defineReader<MediaModel>({

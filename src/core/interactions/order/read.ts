@@ -1,6 +1,6 @@
 import { type OrderModel, order } from './index';
 import { readOffer, defineReader, readSequenceCounts } from '../reading';
-import { booleanAttribute, elementsOf } from '../../qti/xml';
+import { booleanAttribute, elementsOf } from '../../xml/xml';
 
 /** Reads `qti-order-interaction`. */
 export const orderReader = defineReader<OrderModel>({

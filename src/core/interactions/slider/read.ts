@@ -1,6 +1,6 @@
 import { type SliderModel, slider } from './index';
 import { defineReader } from '../reading';
-import { booleanAttribute, numberAttribute } from '../../qti/xml';
+import { booleanAttribute, numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-slider-interaction`. */
 export const sliderReader = defineReader<SliderModel>({

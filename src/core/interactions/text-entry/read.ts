@@ -1,7 +1,7 @@
 import { type TextEntryModel, isCheckablePattern, textEntry } from './index';
 import { defineReader } from '../reading';
-import { translateXsdPattern } from '../../processing/xsdPattern';
-import { numberAttribute } from '../../qti/xml';
+import { translateXsdPattern } from '../../xml/xsdPattern';
+import { numberAttribute } from '../../xml/xml';
 
 /** Reads `qti-text-entry-interaction`. */
 export const textEntryReader = defineReader<TextEntryModel>({

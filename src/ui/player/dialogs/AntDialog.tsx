@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Modal } from 'antd';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { AntLook } from '../../kit/AntLook';
 import type { DialogProps } from './Dialog';
 import styles from './dialogs.module.css';

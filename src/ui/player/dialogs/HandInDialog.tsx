@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import type { ItemProgress } from '@/core/item/progress';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { useProgressWords } from '../useProgressWords';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';

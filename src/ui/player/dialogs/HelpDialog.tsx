@@ -2,7 +2,7 @@
 
 import { useTranslations } from 'use-intl';
 import { ContentView } from '../../content/ContentView';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { SCREEN_ACTIONS } from '../keys';
 import { useKeySettings } from '../useKeys';
 import { Dialog } from './Dialog';

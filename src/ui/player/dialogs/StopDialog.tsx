@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
 

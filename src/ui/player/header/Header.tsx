@@ -7,7 +7,7 @@ import type { DeliveredTest } from '@/core/item/delivered';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
-import { useAttempt, usePlayer } from '../PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 import { SaveSign } from './SaveSign';
 import { TimeLeft } from './TimeLeft';

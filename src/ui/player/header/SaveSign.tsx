@@ -2,7 +2,7 @@
 
 import { Check, CloudOff, LoaderCircle, TriangleAlert } from 'lucide-react';
 import { useTranslations } from 'use-intl';
-import { useStatus } from '../PlayerContext';
+import { useStatus } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 
 const ICONS = { saved: Check, saving: LoaderCircle, kept: CloudOff, 'at-risk': TriangleAlert };

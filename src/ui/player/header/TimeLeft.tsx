@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { leftAt, toneOf, wordsOf } from '@/core/attempt/timing';
 import * as z from 'zod/mini';
-import { useAttempt, usePlayer, useKept } from '../PlayerContext';
+import { useAttempt, usePlayer, useKept } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 import { Press } from '../../kit/Button';
 

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { HandInDialog } from '../dialogs/HandInDialog';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { MoreBelow } from '../sheets/MoreBelow';
 import { reviewUnits } from '../sheets/units';
 import { useOverview } from '../trail/useOverview';

@@ -2,7 +2,7 @@
 
 import type { DeliveredItem } from '@/core/item/delivered';
 import { ContentView } from '../../content/ContentView';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import styles from './sheets.module.css';
 
 /** What the last check of this question had to say; it stays until the next. */

@@ -3,7 +3,7 @@
 import { Columns2, Maximize2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
-import { useKept, usePlayer } from '../PlayerContext';
+import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
 
 const state = z.object({

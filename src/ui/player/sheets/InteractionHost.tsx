@@ -9,7 +9,7 @@ import { ContentView, type ContentSlots } from '../../content/ContentView';
 import { VIEW_OF } from '../../interactions';
 import { Vocabulary } from '../../interactions/Vocabulary';
 import { CHOICE_MARKS } from '../../tools';
-import { useAttempt, usePlayer } from '../PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
 function InteractionHost({

@@ -4,7 +4,7 @@ import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { questionOrder } from '@/core/item/delivered';
 import { ContentView } from '../../content/ContentView';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
 import { Sheet } from './Sheet';
 import styles from './sheets.module.css';

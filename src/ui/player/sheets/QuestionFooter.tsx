@@ -6,7 +6,7 @@ import { neighbour } from '@/core/attempt/overview';
 import { itemOf } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
-import { useAttempt, usePlayer } from '../PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { useProgressWords } from '../useProgressWords';
 import styles from './sheets.module.css';
 import type { Checking } from './useChecking';

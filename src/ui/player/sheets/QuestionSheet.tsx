@@ -9,7 +9,7 @@ import { interactionsOf } from '@/core/content/content';
 import { givenResponses } from '@/core/item/progress';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';
-import { useAttempt, usePlayer } from '../PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
 import { ItemBody } from './InteractionHost';
 import { QuestionFooter } from './QuestionFooter';

@@ -2,7 +2,7 @@
 
 import { useRef, type ReactNode, type RefObject } from 'react';
 import { SHEET_LAYERS } from '../../tools';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { MoreBelow } from './MoreBelow';
 import styles from './sheets.module.css';
 import type { Unit } from './units';

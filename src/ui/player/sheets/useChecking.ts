@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
-import { useAttempt, usePlayer } from '../PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 
 /** Having the answer to a question checked on the way, where the test lets it. */
 export function useChecking(item: DeliveredItem) {

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, type RefObject } from 'react';
 import { itemOf } from '@/core/attempt/state';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import { questionUnits, type Unit } from './units';
 
 /**

@@ -5,7 +5,7 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { useHandler } from '../../kit/useHandler';
-import { usePlayer } from '../PlayerContext';
+import { usePlayer } from '../../attempt/PlayerContext';
 import styles from './trail.module.css';
 import { useOverview } from './useOverview';
 import { Press } from '../../kit/Button';

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { overview, type QuestionOverview } from '@/core/attempt/overview';
-import { useAttempt, usePlayer } from '../PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 
 /** How every question stands; worked out again only when a question's state changed. */
 export function useOverview(): QuestionOverview[] {

@@ -4,7 +4,7 @@ import { Palette } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
 import { SCHEME_IDS, SCHEMES, type SchemeId } from '@/core/view/schemes';
-import { useKept } from '../../player/PlayerContext';
+import { useKept } from '../../attempt/PlayerContext';
 import { defineTool, type ToolState } from '../types';
 import styles from './colours.module.css';
 

@@ -2,7 +2,7 @@
 
 import { Strikethrough, Undo2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
-import { useAttempt, useKept, usePlayer } from '../../player/PlayerContext';
+import { useAttempt, useKept, usePlayer } from '../../attempt/PlayerContext';
 import { switchState } from '../switchState';
 import { defineTool, type ChoiceMarkProps } from '../types';
 import styles from './eliminator.module.css';

@@ -8,7 +8,7 @@ import { anchorAt } from '@/core/annotate/anchor';
 import { isPainted } from '@/core/annotate/ranges';
 import type { HighlightColour } from '@/core/attempt/events';
 import type { Highlight } from '@/core/attempt/state';
-import { useAttempt, usePlayer } from '../../player/PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { stretchOf, textOf } from '../domText';
 import type { SheetLayerProps } from '../types';
 import styles from './highlighter.module.css';

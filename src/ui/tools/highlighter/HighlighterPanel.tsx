@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { usePlayer, useAttempt } from '../../player/PlayerContext';
+import { usePlayer, useAttempt } from '../../attempt/PlayerContext';
 import styles from '../tools.module.css';
 import { moveSelection, pickFirstWord } from './wordCursor';
 import { Button } from '../../kit/Button';

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
 import { lineAt, windowOf } from '@/core/view/lines';
-import { useKept } from '../../player/PlayerContext';
+import { useKept } from '../../attempt/PlayerContext';
 import { useDrag } from '../../kit/useDrag';
 import type { SheetLayerProps } from '../types';
 import styles from './lineReader.module.css';

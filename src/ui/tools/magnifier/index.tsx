@@ -4,7 +4,7 @@ import { Minus, Plus, ZoomIn } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
 import { MAGNIFICATIONS, stepMagnification } from '@/core/view/layout';
-import { useKept, usePlayer } from '../../player/PlayerContext';
+import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import styles from '../tools.module.css';
 import { defineTool, type ToolState } from '../types';
 import { Button } from '../../kit/Button';

@@ -1,20 +1,8 @@
 import type { AttemptState } from '@/core/attempt/state';
-import { own } from '@/core/own';
 import type { AccessNeeds } from '@/core/needs';
+import { readKept, type PageLook } from '../attempt/kept';
 import { TOOLS } from '../tools';
-import type { Kept, PageLook, ToolDefinition, ToolState } from '../tools/types';
-
-/** What an owner (a tool, or a part of the screen) keeps in an attempt, read by its schema; what does not fit gives how it begins. */
-export function readKept<State extends Kept>(
-  kept: AttemptState['tools'],
-  owner: string,
-  { schema, initial }: Pick<ToolState<State>, 'schema' | 'initial'>,
-  needs: AccessNeeds,
-): State {
-  const begins = initial(needs);
-  const read = schema.safeParse({ ...begins, ...own(kept, owner) });
-  return read.success ? read.data : begins;
-}
+import type { ToolDefinition } from '../tools/types';
 
 /** Tools a student has at a question, in the order of the rail. */
 export const toolsFor = (

@@ -7,8 +7,7 @@ import type { DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 import type { Layout } from '@/core/view/layout';
 import { own } from '@/core/own';
-import type { Kept, PageLook, ToolState } from '../tools/types';
-import { readKept } from './keptState';
+import { readKept, type Kept, type KeptState, type PageLook } from './kept';
 import type { AttemptSession, SessionStatus } from './session/session';
 
 /** What the parts of the question screen share. One attempt, one place. */
@@ -53,7 +52,7 @@ export function useStatus(): SessionStatus {
 /** What a tool or a part of the screen keeps in this attempt, and the way to change some of it. */
 export function useKept<State extends Kept>(
   owner: string,
-  state: Pick<ToolState<State>, 'schema' | 'initial'>,
+  state: KeptState<State>,
 ): [State, (change: Partial<State>) => void] {
   const { dispatch, needs } = usePlayer();
   const kept = useAttempt(({ tools }) => own(tools, owner));
