@@ -1,6 +1,5 @@
 import '@/ui/content/vocabulary.css';
 import '@/ui/kit/global.css';
-import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
 import type { CSSProperties, ReactNode } from 'react';
 import { NO_NEEDS } from '@/core/needs';
@@ -30,9 +29,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <head>
         <style dangerouslySetInnerHTML={{ __html: SCHEME_CSS }} />
       </head>
-      <body>
-        <AntdRegistry>{children}</AntdRegistry>
-      </body>
+      <body>{children}</body>
     </html>
   );
 }

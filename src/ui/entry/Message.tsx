@@ -1,16 +1,21 @@
 'use client';
 
-import { Button } from 'antd';
 import { useTranslations } from 'use-intl';
+import { Button } from '../kit/Button';
+import { Words } from '../kit/Words';
 import styles from './entry.module.css';
-import { Page } from './Page';
 
-/** A page that is not there, or went wrong: what it means and where to go. */
+/**
+ * A page that is not there, or went wrong: what it means and where to go. Made of as little as can be, since it comes with every
+ * page; the colours are those the page was sent in.
+ */
 export function Message({ kind, onAgain }: { kind: 'not-found' | 'error'; onAgain?: () => void }) {
   return (
-    <Page>
-      <MessageCard kind={kind} onAgain={onAgain} />
-    </Page>
+    <Words>
+      <main className={styles.page}>
+        <MessageCard kind={kind} onAgain={onAgain} />
+      </main>
+    </Words>
   );
 }
 
@@ -21,13 +26,13 @@ function MessageCard({ kind, onAgain }: { kind: 'not-found' | 'error'; onAgain?:
       <h1>{kind === 'error' ? t('title') : t('notFoundTitle')}</h1>
       <p>{kind === 'error' ? t('text') : t('notFoundText')}</p>
       {onAgain && (
-        <Button type="primary" size="large" onClick={onAgain}>
+        <Button look="main" onClick={onAgain}>
           {t('again')}
         </Button>
       )}{' '}
-      <Button size="large" href="/">
+      <a className={styles.home} href="/">
         {t('home')}
-      </Button>
+      </a>
     </section>
   );
 }

@@ -36,10 +36,12 @@ export interface ButtonProps extends PressProps {
    * the one way on.
    */
   readonly look?: 'plain' | 'quiet' | 'way' | 'main';
+  /** Smaller letters, where several stand in one line; as easy to press. */
+  readonly small?: boolean;
 }
 
 /** The product's button, 44 px high in every look and size. */
-export function Button({ look = 'plain', className, ...rest }: ButtonProps) {
+export function Button({ look = 'plain', small = false, className, ...rest }: ButtonProps) {
   const classes = [styles.button, className].filter(Boolean).join(' ');
-  return <Press {...rest} className={classes} data-look={look} />;
+  return <Press {...rest} className={classes} data-look={look} data-small={small || undefined} />;
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { fileText, readFile } from '../file';
 
 /** Longest drawing kept, in letters of its data URL: far more than a hand draws, less than an answer may hold. */
@@ -7,7 +7,7 @@ export const MAX_DRAWING = 700_000;
 /** Size of a sheet without a picture, in its own pixels. */
 export const SHEET = { width: 640, height: 400 } as const;
 
-const number = z.number().finite();
+const number = z.number();
 const point = z.tuple([number, number]);
 const pen = {
   colour: z.enum(['ink', 'blue', 'green', 'red']),
@@ -15,16 +15,20 @@ const pen = {
 };
 /** One mark of a drawing. A stroke keeps the points the hand went through, so that it can be redrawn at any size. */
 export const mark = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('stroke'), points: z.array(point).min(1).max(5000), ...pen }),
+  z.object({
+    kind: z.literal('stroke'),
+    points: z.array(point).check(z.minLength(1), z.maxLength(5000)),
+    ...pen,
+  }),
   z.object({ kind: z.literal('line'), from: point, to: point, ...pen }),
   z.object({ kind: z.literal('arrow'), from: point, to: point, ...pen }),
   z.object({ kind: z.literal('rectangle'), from: point, to: point, ...pen }),
   z.object({ kind: z.literal('ellipse'), from: point, to: point, ...pen }),
-  z.object({ kind: z.literal('text'), at: point, text: z.string().max(300), ...pen }),
+  z.object({ kind: z.literal('text'), at: point, text: z.string().check(z.maxLength(300)), ...pen }),
 ]);
 export type Mark = z.infer<typeof mark>;
 export type MarkColour = Mark['colour'];
-const marks = z.array(mark).max(2000);
+const marks = z.array(mark).check(z.maxLength(2000));
 
 /** Colours in the file, which is read outside the application too: dark enough on white (at least 7:1). */
 export const MARK_COLOURS: Readonly<Record<MarkColour, string>> = {

@@ -1,5 +1,6 @@
 'use client';
 
+import { lazy, Suspense } from 'react';
 import { useTranslations } from 'use-intl';
 import type { InlineChoiceModel } from '@/core/interactions/inline-choice';
 import { contentText, needsWords } from '@/core/content/content';
@@ -7,7 +8,9 @@ import { responseTexts } from '@/core/content/response';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import styles from './inlineChoice.module.css';
-import { RichMenu } from './RichMenu';
+
+/** Comes when a question has such entries. */
+const RichMenu = lazy(() => import('./RichMenu').then((module) => ({ default: module.RichMenu })));
 
 /** A menu inside a sentence: the browser's own, which every device knows how to show; ours where entries are more than words. */
 export function InlineChoiceView({
@@ -22,14 +25,16 @@ export function InlineChoiceView({
   const chosen = responseTexts(response)[0] ?? '';
   if (model.choices.some((choice) => needsWords(choice.content)))
     return (
-      <RichMenu
-        model={model}
-        chosen={chosen}
-        label={t('label', position)}
-        slots={slots}
-        readOnly={readOnly}
-        onChoose={onAnswer}
-      />
+      <Suspense fallback={null}>
+        <RichMenu
+          model={model}
+          chosen={chosen}
+          label={t('label', position)}
+          slots={slots}
+          readOnly={readOnly}
+          onChoose={onAnswer}
+        />
+      </Suspense>
     );
   return (
     <select

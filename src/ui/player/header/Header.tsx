@@ -33,11 +33,11 @@ export const Header = memo(function Header() {
         </div>
         <SaveSign />
         <TimeLeft />
-        <Button onClick={() => setDialog('stop')}>
+        <Button small onClick={() => setDialog('stop')}>
           <LogOut size="1.1em" aria-hidden="true" />
           {t('stop')}
         </Button>
-        <Button onClick={() => setDialog('help')}>
+        <Button small onClick={() => setDialog('help')}>
           <CircleHelp size="1.1em" aria-hidden="true" />
           {t('help')}
         </Button>

@@ -117,7 +117,7 @@ function HowTo({ item }: { item: DeliveredItem }) {
   if (interactionsOf(item.body).length === 0) return null;
   return (
     <>
-      <Button className={styles.headButton} onClick={() => setOpen(true)}>
+      <Button small className={styles.headButton} onClick={() => setOpen(true)}>
         <CircleHelp size="1.1em" aria-hidden="true" />
         {t('button')}
       </Button>
@@ -132,6 +132,7 @@ function FlagButton({ itemRef }: { itemRef: string }) {
   const flagged = useAttempt((state) => itemOf(state, itemRef).flagged);
   return (
     <Button
+      small
       className={styles.headButton}
       data-flag=""
       aria-pressed={flagged}

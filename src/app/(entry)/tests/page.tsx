@@ -1,7 +1,7 @@
 import { database } from '@/server/db/open';
 import { assignedTests } from '@/server/delivery/assignments';
 import { MyTests } from '@/ui/entry/MyTests';
-import { pageUser } from '../http';
+import { pageUser } from '../../http';
 
 export default async function Page() {
   const user = await pageUser('student');

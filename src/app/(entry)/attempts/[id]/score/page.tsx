@@ -2,7 +2,7 @@ import { redirect } from 'next/navigation';
 import { database } from '@/server/db/open';
 import { resultFor } from '@/server/results/results';
 import { Score } from '@/ui/entry/Score';
-import { orNotFound, pageUser } from '../../../http';
+import { orNotFound, pageUser } from '../../../../http';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await pageUser('student');

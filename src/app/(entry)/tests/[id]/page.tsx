@@ -4,7 +4,7 @@ import { database } from '@/server/db/open';
 import { assignedTest } from '@/server/delivery/assignments';
 import { loadTest } from '@/server/library/library';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
-import { orNotFound, pageUser } from '../../http';
+import { orNotFound, pageUser } from '../../../http';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await pageUser('student');

@@ -1,7 +1,7 @@
 import { database } from '@/server/db/open';
 import { classOverview } from '@/server/results/results';
 import { Desk } from '@/ui/desk/Desk';
-import { pageUser } from '../http';
+import { pageUser } from '../../http';
 
 export default async function Page() {
   const user = await pageUser('teacher', 'proctor');
