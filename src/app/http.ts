@@ -1,4 +1,4 @@
-import { cookies, headers } from 'next/headers';
+import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { NextResponse } from 'next/server';
 import type { ZodMiniType } from 'zod/mini';
@@ -6,18 +6,30 @@ import { nameOfSession, userOfSession } from '@/server/accounts/sessions';
 import type { Role, User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
-import { isOtherSite, SESSION_COOKIE } from './session';
+import { isFromElsewhere } from './front/client';
+import { sessionTokenIn } from './session';
+
+/** The token of whoever asks; null when there is none. */
+export async function sessionToken(): Promise<string | null> {
+  return sessionTokenIn((await headers()).get('cookie') ?? '');
+}
 
 /** Who is asking; null when nobody is signed in. */
 export async function currentUser(): Promise<User | null> {
-  const token = (await cookies()).get(SESSION_COOKIE)?.value;
-  return token === undefined ? null : userOfSession(database(), token, Date.now());
+  const token = await sessionToken();
+  return token === null ? null : userOfSession(database(), token, Date.now());
 }
 
 /** What the session that asks is called where something is tied to it; null when nobody is signed in. */
 export async function sessionName(): Promise<string | null> {
-  const token = (await cookies()).get(SESSION_COOKIE)?.value;
-  return token === undefined ? null : nameOfSession(token);
+  const token = await sessionToken();
+  return token === null ? null : nameOfSession(token);
+}
+
+/** Where a request comes from, as server.ts found it; a server without it (tests of routes) sees nobody. */
+export async function client(): Promise<{ readonly address: string; readonly secure: boolean }> {
+  const sent = await headers();
+  return { address: sent.get('x-able-address') ?? '', secure: sent.get('x-able-secure') === 'true' };
 }
 
 /** Who is asking, for pages: others are sent to where they belong. */
@@ -49,7 +61,8 @@ export function orNotFound<T>(read: () => T): T {
 /** A request that changes something must come from our own pages. */
 async function refuseOtherSites(): Promise<void> {
   const sent = await headers();
-  if (isOtherSite(sent.get('origin'), sent.get('x-forwarded-host') ?? sent.get('host')))
+  const origins = new Set(sent.get('x-able-origins')?.split(' ') ?? []);
+  if (isFromElsewhere({ origin: sent.get('origin'), site: sent.get('sec-fetch-site') }, origins))
     throw new Refusal('other-site', 403);
 }
 
@@ -61,16 +74,18 @@ export async function body<T>(request: Request, schema: ZodMiniType<T>): Promise
   return read.data;
 }
 
+const inJson = (value: unknown, status = 200): Response =>
+  NextResponse.json(value, { status, headers: { 'cache-control': 'no-store' } });
+
 /** Runs a use case and answers in JSON; a refusal becomes its status and code, anything else is logged and says nothing. */
 export async function answer(work: () => unknown, changes = false): Promise<Response> {
   try {
     if (changes) await refuseOtherSites();
     const result = await work();
-    return result instanceof Response ? result : NextResponse.json(result ?? {});
+    return result instanceof Response ? result : inJson(result ?? {});
   } catch (error) {
-    if (error instanceof Refusal)
-      return NextResponse.json({ code: error.code, ...error.details }, { status: error.status });
+    if (error instanceof Refusal) return inJson({ code: error.code, ...error.details }, error.status);
     console.error(error);
-    return NextResponse.json({ code: 'error' }, { status: 500 });
+    return inJson({ code: 'error' }, 500);
   }
 }

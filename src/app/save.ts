@@ -4,9 +4,10 @@ import { userOfSession } from '@/server/accounts/sessions';
 import { database } from '@/server/db/open';
 import { saveBatch } from '@/server/delivery/delivery';
 import { Refusal } from '@/server/refusal';
-import { isOtherSite, SESSION_COOKIE } from './session';
+import { isFromElsewhere } from './front/client';
+import { sessionTokenIn } from './session';
 
-/** A batch is small; what is larger than this is not read to its end. */
+/** A batch is small; what is larger than this is not read. */
 const MAX_BYTES = 4_000_000;
 const ADDRESS = /^\/api\/attempts\/([\w-]{1,64})\/events$/;
 
@@ -16,6 +17,7 @@ export function saveAddress(request: IncomingMessage): string | null {
 }
 
 async function read(request: IncomingMessage): Promise<unknown> {
+  if (Number(request.headers['content-length'] ?? 0) > MAX_BYTES) throw new Refusal('bad-input', 413);
   const pieces: Buffer[] = [];
   let size = 0;
   for await (const piece of request as AsyncIterable<Buffer>) {
@@ -30,15 +32,17 @@ async function read(request: IncomingMessage): Promise<unknown> {
   }
 }
 
-async function save(request: IncomingMessage, attemptId: string): Promise<unknown> {
-  const { origin, host, cookie } = request.headers;
-  const forwarded = request.headers['x-forwarded-host']?.toString();
-  if (isOtherSite(origin ?? null, forwarded ?? host ?? null)) throw new Refusal('other-site', 403);
-  const token = cookie
-    ?.split(/;\s*/)
-    .find((one) => one.startsWith(`${SESSION_COOKIE}=`))
-    ?.slice(SESSION_COOKIE.length + 1);
-  const user = token === undefined ? null : userOfSession(database(), token, Date.now());
+async function save(
+  request: IncomingMessage,
+  attemptId: string,
+  origins: ReadonlySet<string>,
+): Promise<unknown> {
+  const { origin, cookie } = request.headers;
+  const site = request.headers['sec-fetch-site']?.toString() ?? null;
+  if (isFromElsewhere({ origin: origin ?? null, site }, origins)) throw new Refusal('other-site', 403);
+  // Who it is comes first: nothing a stranger sends is read.
+  const token = sessionTokenIn(cookie ?? '');
+  const user = token === null ? null : userOfSession(database(), token, Date.now());
   if (!user) throw new Refusal('not-signed-in', 401);
   const input = batch.safeParse(await read(request));
   if (!input.success) throw new Refusal('bad-input', 400);
@@ -50,16 +54,22 @@ export async function answerSave(
   request: IncomingMessage,
   response: ServerResponse,
   attemptId: string,
+  origins: ReadonlySet<string>,
 ): Promise<void> {
   let status = 200;
-  let body: unknown;
+  let text: string;
   try {
-    body = await save(request, attemptId);
+    text = JSON.stringify(await save(request, attemptId, origins));
   } catch (error) {
     status = error instanceof Refusal ? error.status : 500;
-    body = { code: error instanceof Refusal ? error.code : 'error' };
+    text = JSON.stringify({ code: error instanceof Refusal ? error.code : 'error' });
     if (!(error instanceof Refusal)) console.error(error);
   }
-  response.writeHead(status, { 'content-type': 'application/json', 'cache-control': 'no-store' });
-  response.end(JSON.stringify(body));
+  response.writeHead(status, {
+    'content-type': 'application/json',
+    'cache-control': 'no-store',
+    // The rest of a body that is not read must not hold the connection.
+    ...(status !== 200 && !request.complete && { connection: 'close' }),
+  });
+  response.end(text);
 }

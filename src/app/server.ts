@@ -1,6 +1,94 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import next from 'next';
+import { prepared } from '@/server/db/statements';
+import { database } from '@/server/db/open';
+import { clientOf } from './front/client';
+import { readConfig, type FrontConfig } from './front/config';
+import { newNonce, securityHeaders } from './front/headers';
+import { logLine, Metrics } from './front/log';
 import { answerSave, saveAddress } from './save';
+
+/** Bytes of a request's body where nothing but a short form is sent; saving has a limit of its own. */
+const MAX_BODY = 16_384;
+const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
+
+const development = process.argv.includes('--dev');
+
+/** Ends a request that is not to be carried out: a short reason, and nothing of it is read any further. */
+function refuse(response: ServerResponse, status: number, code: string): void {
+  response.writeHead(status, {
+    'content-type': 'application/json',
+    'cache-control': 'no-store',
+    ...(status === 413 && { connection: 'close' }),
+  });
+  response.end(JSON.stringify({ code }));
+}
+
+/** What is wrong with a request before anything of it is read; null where nothing is. */
+function wrongWith(request: IncomingMessage): readonly [status: number, code: string] | null {
+  if (!METHODS.has(request.method ?? '')) return [405, 'bad-input'];
+  try {
+    decodeURIComponent((request.url ?? '').split('?')[0] ?? '');
+  } catch {
+    return [400, 'bad-input'];
+  }
+  if (!request.url?.startsWith('/') || request.url.length > 4_000) return [400, 'bad-input'];
+  const saves = saveAddress(request) !== null;
+  const length = Number(request.headers['content-length'] ?? 0);
+  if (!saves && (length > MAX_BODY || request.headers['transfer-encoding'] !== undefined))
+    return [413, 'bad-input'];
+  return null;
+}
+
+/** Whether it stands: the database answers. */
+function health(response: ServerResponse): void {
+  try {
+    prepared(database(), 'SELECT 1').get();
+    response.writeHead(200, { 'content-type': 'application/json', 'cache-control': 'no-store' });
+    response.end('{"ok":true}');
+  } catch {
+    response.writeHead(503, { 'content-type': 'application/json', 'cache-control': 'no-store' });
+    response.end('{"ok":false}');
+  }
+}
+
+function serverFor(config: FrontConfig, pages: ReturnType<ReturnType<typeof next>['getRequestHandler']>) {
+  const metrics = new Metrics();
+  const serve = (request: IncomingMessage, response: ServerResponse) => {
+    const begin = performance.now();
+    const [method, address] = [request.method ?? '', request.url ?? ''];
+    response.once('close', () => {
+      const ms = performance.now() - begin;
+      metrics.count(method, response.statusCode, ms);
+      if (config.log) process.stdout.write(`${logLine(method, address, response.statusCode, ms)}\n`);
+    });
+    const client = clientOf(request, config);
+    const nonce = newNonce();
+    const headers = securityHeaders(nonce, client.secure, development);
+    for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
+    const wrong = wrongWith(request);
+    if (wrong) return refuse(response, ...wrong);
+    if (address === '/healthz') return health(response);
+    if (address === '/metrics' && client.address.startsWith('127.')) {
+      response.writeHead(200, { 'content-type': 'text/plain; version=0.0.4', 'cache-control': 'no-store' });
+      return response.end(metrics.text());
+    }
+    const attemptId = saveAddress(request);
+    if (attemptId !== null) return void answerSave(request, response, attemptId, config.origins);
+    // What the pages may believe of who asks: said by us, whatever was sent under these names.
+    request.headers['x-able-address'] = client.address;
+    request.headers['x-able-secure'] = String(client.secure);
+    request.headers['x-able-origins'] = [...config.origins].join(' ');
+    // Next gives its own scripts the nonce it finds here.
+    request.headers['content-security-policy'] = headers['content-security-policy'];
+    return void pages(request, response);
+  };
+  const server = createServer({ requestTimeout: 30_000, headersTimeout: 10_000 }, serve);
+  server.on('clientError', (_error, socket) => {
+    if (socket.writable) socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\n\r\n');
+  });
+  return server;
+}
 
 /**
  * The app's server: Next for everything, but for saving, which every student does every few seconds. That one request is
@@ -9,15 +97,10 @@ import { answerSave, saveAddress } from './save';
 async function main(): Promise<void> {
   const at = process.argv.indexOf('--port');
   const port = Number(at >= 0 ? process.argv[at + 1] : (process.env.PORT ?? 3000));
-  const app = next({ dev: process.argv.includes('--dev'), port, hostname: 'localhost' });
+  const config = readConfig(process.env, port);
+  const app = next({ dev: development, port, hostname: 'localhost' });
   await app.prepare();
-  const pages = app.getRequestHandler();
-  const serve = (request: IncomingMessage, response: ServerResponse) => {
-    const attemptId = saveAddress(request);
-    if (attemptId === null) void pages(request, response);
-    else void answerSave(request, response, attemptId);
-  };
-  createServer(serve).listen(port, () => {
+  serverFor(config, app.getRequestHandler()).listen(port, config.host, () => {
     process.stdout.write(`ready on http://localhost:${port}\n`);
   });
 }

@@ -1,11 +1,12 @@
-export const SESSION_COOKIE = 'able_session';
+/** Over TLS the name itself says that the cookie is this host's and secure (RFC 6265bis, "__Host-" prefix; from memory). */
+export const SESSION_COOKIES = { plain: 'able_session', secure: '__Host-able_session' } as const;
 
-/** Whether a request that changes something comes from another site's page. */
-export function isOtherSite(origin: string | null, host: string | null): boolean {
-  if (origin === null) return false;
-  try {
-    return new URL(origin).host !== host;
-  } catch {
-    return true;
+/** The token of the session in a `cookie` header; null where there is none. */
+export function sessionTokenIn(header: string): string | null {
+  const cookies = header.split(/;\s*/);
+  for (const name of [SESSION_COOKIES.secure, SESSION_COOKIES.plain]) {
+    const found = cookies.find((one) => one.startsWith(`${name}=`));
+    if (found) return found.slice(name.length + 1);
   }
+  return null;
 }

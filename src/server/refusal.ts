@@ -19,6 +19,7 @@ export class Refusal extends Error {
       | 'too-early'
       | 'unknown-device'
       | 'too-much'
+      | 'busy'
       | 'in-use'
       | 'moved'
       | 'closed'

@@ -3,35 +3,45 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { userById, type User } from './users';
 
-/** A school day: a session ends 12 hours after sign-in. */
+/** A school day: a session ends 12 hours after sign-in, and when nothing was done in it for two hours. */
 const LIFETIME_MS = 12 * 3600_000;
+const IDLE_MS = 2 * 3600_000;
+/** How exactly it is known when something was done last. */
+const SEEN_EVERY_MS = 60_000;
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /** Opens a session and returns its token, which is not kept anywhere. */
 export function openSession(db: Db, userId: number, now: number): { token: string; maxAgeSeconds: number } {
   const token = randomBytes(32).toString('base64url');
-  prepared(db, 'DELETE FROM sessions WHERE expires_at < ?').run(now);
-  prepared(db, 'INSERT INTO sessions (token_hash, user_id, created_at, expires_at) VALUES (?, ?, ?, ?)').run(
-    hashOf(token),
-    userId,
-    now,
-    now + LIFETIME_MS,
-  );
+  prepared(db, 'DELETE FROM sessions WHERE expires_at < ? OR seen_at < ?').run(now, now - IDLE_MS);
+  prepared(
+    db,
+    'INSERT INTO sessions (token_hash, user_id, created_at, expires_at, seen_at) VALUES (?, ?, ?, ?, ?)',
+  ).run(hashOf(token), userId, now, now + LIFETIME_MS, now);
   return { token, maxAgeSeconds: LIFETIME_MS / 1000 };
 }
 
 /** Who holds a token; null when it is unknown or over. */
 export function userOfSession(db: Db, token: string, now: number): User | null {
-  const row = prepared<[string, number], { user_id: number }>(
+  const hash = hashOf(token);
+  const row = prepared<[string, number, number], { user_id: number; seen_at: number }>(
     db,
-    'SELECT user_id FROM sessions WHERE token_hash = ? AND expires_at >= ?',
-  ).get(hashOf(token), now);
-  return row ? userById(db, row.user_id) : null;
+    'SELECT user_id, seen_at FROM sessions WHERE token_hash = ? AND expires_at >= ? AND seen_at >= ?',
+  ).get(hash, now, now - IDLE_MS);
+  if (!row) return null;
+  if (now - row.seen_at > SEEN_EVERY_MS)
+    prepared(db, 'UPDATE sessions SET seen_at = ? WHERE token_hash = ?').run(now, hash);
+  return userById(db, row.user_id);
 }
 
 export function closeSession(db: Db, token: string): void {
   prepared(db, 'DELETE FROM sessions WHERE token_hash = ?').run(hashOf(token));
+}
+
+/** Ends every session of a person: asked for, or because the password changed. */
+export function closeAllSessions(db: Db, userId: number): void {
+  prepared(db, 'DELETE FROM sessions WHERE user_id = ?').run(userId);
 }
 
 /** What a session is called in the database: nobody can sign in with it. */

@@ -2,24 +2,62 @@ import type { SignInRequest } from '@/core/wire/requests';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
+import { boundedQueue } from './queue';
+import { logSecurity } from './securityLog';
 import { openSession } from './sessions';
 import { userByPassword, type User } from './users';
 
-/** Wrong tries allowed per window: few per name, many per address, since a school shares one. */
-const WINDOW_MS = 10 * 60_000;
-const TRIES = { name: 8, address: 120 } as const;
+/** Wrong tries are remembered this long. */
+const WINDOW_MS = 15 * 60_000;
+/** After so many wrong tries by one name from one address each further one waits longer, at most this long. Never a lock. */
+const FREE_TRIES = 5;
+const LONGEST_WAIT_MS = 60_000;
+/** Wrong tries from one address in the window before every name there waits: far above a school's slips of the finger. */
+const MOST_FROM_ADDRESS = 1_000;
 
-function failures(db: Db, key: string, since: number): { count: number; oldest: number | null } {
-  const row = prepared<[string, number], { count: number; oldest: number | null }>(
-    db,
-    'SELECT count(*) AS count, min(at) AS oldest FROM sign_in_failures WHERE key = ? AND at > ?',
-  ).get(key, since);
-  return row ?? { count: 0, oldest: null };
+/** Milliseconds to wait after so many wrong tries: 1 s, 2 s, 4 s, … */
+export const waitAfter = (wrong: number): number =>
+  wrong < FREE_TRIES ? 0 : Math.min(LONGEST_WAIT_MS, 1_000 * 2 ** (wrong - FREE_TRIES));
+
+/** Passwords are hashed off the main thread, a few at a time; a class may wait, a flood is sent away. */
+const hashing = boundedQueue(2, 200);
+
+interface Tries {
+  readonly count: number;
+  readonly newest: number | null;
+}
+
+/** Writes a try down before anything is looked at, so that many at once are many. @throws Refusal `too-many-tries` */
+function reserveTry(db: Db, name: string, address: string, now: number): number {
+  return db
+    .transaction(() => {
+      prepared(db, 'DELETE FROM sign_in_tries WHERE at < ?').run(now - WINDOW_MS);
+      const mine = prepared<[string, string], Tries>(
+        db,
+        'SELECT count(*) AS count, max(at) AS newest FROM sign_in_tries WHERE name = ? AND address = ?',
+      ).get(name, address);
+      const here = prepared<[string], { count: number }>(
+        db,
+        'SELECT count(*) AS count FROM sign_in_tries WHERE address = ?',
+      ).get(address);
+      const free = (mine?.newest ?? 0) + waitAfter(mine?.count ?? 0);
+      if (free > now || (here?.count ?? 0) >= MOST_FROM_ADDRESS) {
+        logSecurity(db, 'sign-in-delayed', now, { address, details: { name } });
+        const seconds = Math.max(1, Math.ceil((Math.max(free, now + 1) - now) / 1000));
+        throw new Refusal('too-many-tries', 429, { seconds });
+      }
+      const row = prepared<[string, string, number], { id: number }>(
+        db,
+        'INSERT INTO sign_in_tries (name, address, at) VALUES (?, ?, ?) RETURNING id',
+      ).get(name, address, now);
+      return row?.id ?? 0;
+    })
+    .immediate();
 }
 
 /**
  * Signs in by name and password.
- * @throws Refusal `wrong-name-or-password` (never which), or `too-many-tries` with the minutes to wait
+ * @throws Refusal `wrong-name-or-password` (never which), `too-many-tries` with the seconds to wait, `busy` when too many wait
  */
 export async function signIn(
   db: Db,
@@ -27,24 +65,20 @@ export async function signIn(
   address: string,
   now: number,
 ): Promise<{ user: User; token: string; maxAgeSeconds: number }> {
-  const keys = [
-    { key: `name:${input.name.toLowerCase()}`, limit: TRIES.name },
-    { key: `address:${address}`, limit: TRIES.address },
-  ];
-  for (const { key, limit } of keys) {
-    const { count, oldest } = failures(db, key, now - WINDOW_MS);
-    if (count >= limit) {
-      const minutes = Math.max(1, Math.ceil(((oldest ?? now) + WINDOW_MS - now) / 60_000));
-      throw new Refusal('too-many-tries', 429, { minutes });
-    }
-  }
-  const user = await userByPassword(db, input.name, input.password);
+  reserveTry(db, input.name, address, now);
+  const user = await hashing(() => userByPassword(db, input.name, input.password));
   if (!user) {
-    prepared(db, 'DELETE FROM sign_in_failures WHERE at < ?').run(now - WINDOW_MS);
-    for (const { key } of keys)
-      prepared(db, 'INSERT INTO sign_in_failures (key, at) VALUES (?, ?)').run(key, now);
+    logSecurity(db, 'sign-in-failed', now, { address, details: { name: input.name } });
     throw new Refusal('wrong-name-or-password', 401);
   }
-  prepared(db, 'DELETE FROM sign_in_failures WHERE key = ?').run(keys[0]?.key);
+  prepared(db, 'DELETE FROM sign_in_tries WHERE name = ? AND address = ?').run(input.name, address);
+  logSecurity(db, 'signed-in', now, { userId: user.id, address });
   return { user, ...openSession(db, user.id, now) };
+}
+
+/** Lets a name try again at once: a teacher's way out for whoever mistyped too often. */
+export function liftDelay(db: Db, name: string, by: User, now: number): void {
+  if (by.role === 'student') throw new Refusal('not-yours', 403);
+  prepared(db, 'DELETE FROM sign_in_tries WHERE name = ?').run(name);
+  logSecurity(db, 'delay-lifted', now, { userId: by.id, details: { name } });
 }

@@ -58,16 +58,16 @@ describe('opening', () => {
 
 describe('saves of many students share a commit', () => {
   const put = (name: string) => () => {
-    db.prepare('INSERT INTO sign_in_failures (key, at) VALUES (?, 1)').run(name);
+    db.prepare('INSERT INTO sign_in_tries (name, address, at) VALUES (?, ?, 1)').run(name, 'here');
     return name;
   };
-  const names = () => db.prepare('SELECT key FROM sign_in_failures ORDER BY key').pluck().all();
+  const names = () => db.prepare('SELECT name FROM sign_in_tries ORDER BY name').pluck().all();
   test('each gets its own answer, after everything is on the disk', async () => {
     const jobs = ['a', 'b', 'c'].map((name) => commitTogether(db, put(name)));
     expect(names()).toEqual([]);
     expect(await Promise.all(jobs)).toEqual(['a', 'b', 'c']);
     const elsewhere = openDatabase(path());
-    expect(elsewhere.prepare('SELECT count(*) FROM sign_in_failures').pluck().get()).toBe(3);
+    expect(elsewhere.prepare('SELECT count(*) FROM sign_in_tries').pluck().get()).toBe(3);
     elsewhere.close();
   });
   test('one that fails is rolled back alone, half of it too', async () => {

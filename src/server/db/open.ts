@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 
@@ -71,8 +71,11 @@ const shared = globalThis as { ableDb?: Db };
 /** The app's database, opened once per process. */
 export function database(): Db {
   if (!shared.ableDb) {
-    mkdirSync(dataDir(), { recursive: true });
-    shared.ableDb = openDatabase(join(dataDir(), 'able-compass.sqlite'));
+    mkdirSync(dataDir(), { recursive: true, mode: 0o700 });
+    const path = join(dataDir(), 'able-compass.sqlite');
+    shared.ableDb = openDatabase(path);
+    // Nobody else on this computer reads answers.
+    for (const ending of ['', '-wal', '-shm']) if (existsSync(path + ending)) chmodSync(path + ending, 0o600);
   }
   return shared.ableDb;
 }

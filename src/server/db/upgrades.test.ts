@@ -123,6 +123,12 @@ const events = [
   ],
 ] as const;
 
+const PACKAGE = {
+  plain: "INSERT INTO packages (id, identifier, imported_at, problems) VALUES (1, 'shore', 1, '[]')",
+  // Models as the first reader made them, whichever version of the database they are in.
+  versioned:
+    "INSERT INTO packages (id, identifier, content_hash, model_version, imported_at, problems) VALUES (1, 'shore', 'x', 1, 1, '[]')",
+};
 const EARLIER = readdirSync('src/server/db/migrations')
   .filter((name) => name.endsWith('.sql'))
   .sort()
@@ -131,8 +137,9 @@ const EARLIER = readdirSync('src/server/db/migrations')
 test.each(EARLIER)('a database left at %s: its people, tests, attempts and answers are there', (until) => {
   const path = join(folder, 'old.sqlite');
   const old = openDatabase(path, { until });
+  const versioned = until >= '004';
   old.exec(`INSERT INTO users (id, sign_in_name, display_name, role, password_hash, created_at) VALUES (1, 'wren', 'Wren', 'student', 'x', 1);
-    INSERT INTO packages (id, identifier, imported_at, problems) VALUES (1, 'shore', 1, '[]');`);
+    ${PACKAGE[versioned ? 'versioned' : 'plain']}`);
   old
     .prepare('INSERT INTO items (package_id, identifier, model) VALUES (1, ?, ?)')
     .run('i', JSON.stringify(ITEM));
@@ -142,6 +149,10 @@ test.each(EARLIER)('a database left at %s: its people, tests, attempts and answe
   old.exec(`INSERT INTO assignments (id, test_id, user_id, created_at) VALUES (1, 1, 1, 1);
     INSERT INTO attempts (id, assignment_id, user_id, seed, device, phase, limit_ms, used_ms, running_since, last_alive_at, begun_at)
       VALUES ('a', 1, 1, 'seed', 'page', 'running', 600000, 0, 1000, 2000, 1000);`);
+  if (versioned)
+    old.exec(
+      "UPDATE attempts SET test_id = 1, server_seq = 1; INSERT INTO devices (id, attempt_id, opened_at, acknowledged) VALUES ('page', 'a', 1000, 1)",
+    );
   for (const [device, seq, body] of events)
     old
       .prepare(

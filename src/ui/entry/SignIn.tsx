@@ -32,7 +32,7 @@ function SignInForm() {
     else
       setState({
         working: false,
-        problem: refusals(answer.code as 'network', { minutes: answer.minutes ?? 10 }),
+        problem: refusals(answer.code as 'network', { seconds: answer.seconds ?? 10 }),
       });
   };
   return (

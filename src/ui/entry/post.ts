@@ -1,7 +1,7 @@
 /** A refusal of the server as data, `network` when it did not answer. */
 export type Answer<T> =
   | { readonly ok: true; readonly data: T }
-  | { readonly ok: false; readonly code: string; readonly minutes?: number };
+  | { readonly ok: false; readonly code: string; readonly seconds?: number };
 
 /** Sends JSON and never throws. */
 export async function post<T>(path: string, body: unknown): Promise<Answer<T>> {
@@ -11,10 +11,10 @@ export async function post<T>(path: string, body: unknown): Promise<Answer<T>> {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
     });
-    const data = (await response.json()) as T & { code?: string; minutes?: number };
+    const data = (await response.json()) as T & { code?: string; seconds?: number };
     return response.ok
       ? { ok: true, data }
-      : { ok: false, code: data.code ?? 'network', minutes: data.minutes };
+      : { ok: false, code: data.code ?? 'network', seconds: data.seconds };
   } catch {
     return { ok: false, code: 'network' };
   }

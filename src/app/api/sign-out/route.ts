@@ -1,15 +1,15 @@
-import { NextResponse, type NextRequest } from 'next/server';
-import { answer } from '@/app/http';
-import { SESSION_COOKIE } from '@/app/session';
+import { NextResponse } from 'next/server';
+import { answer, sessionToken } from '@/app/http';
+import { SESSION_COOKIES } from '@/app/session';
 import { closeSession } from '@/server/accounts/sessions';
 import { database } from '@/server/db/open';
 
-export function POST(request: NextRequest) {
-  return answer(() => {
-    const token = request.cookies.get(SESSION_COOKIE)?.value;
-    if (token !== undefined) closeSession(database(), token);
-    const response = NextResponse.json({});
-    response.cookies.delete(SESSION_COOKIE);
+export function POST() {
+  return answer(async () => {
+    const token = await sessionToken();
+    if (token !== null) closeSession(database(), token);
+    const response = NextResponse.json({}, { headers: { 'cache-control': 'no-store' } });
+    for (const name of Object.values(SESSION_COOKIES)) response.cookies.delete(name);
     return response;
   }, true);
 }
