@@ -19,6 +19,10 @@ export default tseslint.config(
       'no-restricted-syntax': [
         'error',
         { selector: 'TSEnumDeclaration', message: 'use a union of literals instead of an enum' },
+        {
+          selector: 'BinaryExpression[operator="in"][left.type!="Literal"]',
+          message: 'a name from outside may be `constructor`: use Object.hasOwn, own() or a Map',
+        },
       ],
     },
   },
@@ -32,5 +36,25 @@ export default tseslint.config(
     files: ['src/ui/**/*.ts'],
     plugins: { 'react-hooks': reactHooks },
     rules: { ...reactHooks.configs.recommended.rules },
+  },
+  {
+    // What packages and browsers name is looked up with own() or in a Map, never by brackets.
+    files: ['src/core/{qti,processing,attempt,sitting,item,deliver}/**/*.ts', 'src/server/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'TSEnumDeclaration', message: 'use a union of literals instead of an enum' },
+        {
+          selector: 'BinaryExpression[operator="in"][left.type!="Literal"]',
+          message: 'a name from outside may be `constructor`: use Object.hasOwn, own() or a Map',
+        },
+        {
+          selector:
+            'MemberExpression[computed=true][object.property.name=/^(items|responses|stimuli|outcomes|highlights|tools|struck|weights|fields)$/][property.type!="Literal"]',
+          message: 'a name from outside may be `constructor`: use own() or a Map',
+        },
+      ],
+    },
   },
 );

@@ -20,7 +20,7 @@ test('every code that an interaction can miss has its words', () => {
     ),
   );
   expect(codes.size).toBeGreaterThan(5);
-  expect([...codes].filter((code) => !(code in english.missing))).toEqual([]);
+  expect([...codes].filter((code) => !Object.hasOwn(english.missing, code))).toEqual([]);
 });
 
 test('every interaction of the core has its look, and no look is without one', () => {

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import type { DeliveredItem, DeliveredTest } from '../item/delivered';
 import { questionOrder } from '../item/delivered';
 import { progressOfItem, type ItemProgress } from '../item/progress';
@@ -44,11 +45,11 @@ export function overviewOf(
   ref: string,
   number: number,
 ): QuestionOverview | null {
-  const item = test.items[ref];
+  const item = own(test.items, ref);
   if (!item) return null;
-  const own = itemOf(state, ref);
-  const progress = progressFor(item, own.responses);
-  return { ref, number, standing: standingOf(progress, own.opened), flagged: own.flagged, progress };
+  const mine = itemOf(state, ref);
+  const progress = progressFor(item, mine.responses);
+  return { ref, number, standing: standingOf(progress, mine.opened), flagged: mine.flagged, progress };
 }
 
 /** All questions in order. */

@@ -1,3 +1,4 @@
+import { own } from '../own';
 /** QTI values: what a response, outcome or template variable holds (QTI 3.0 information model, "Variables"). */
 
 export const BASE_TYPES = [
@@ -101,8 +102,8 @@ export function valuesEqual(a: Value, b: Value): boolean {
     if (a.cardinality !== 'record' || b.cardinality !== 'record') return false;
     const names = new Set([...Object.keys(a.fields), ...Object.keys(b.fields)]);
     return [...names].every((name) => {
-      const left = a.fields[name] ?? null;
-      const right = b.fields[name] ?? null;
+      const left = own(a.fields, name) ?? null;
+      const right = own(b.fields, name) ?? null;
       return left === null || right === null ? left === right : valuesEqual(left, right);
     });
   }

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import { interactionOf } from '../interactions';
 import type { InteractionModel, Missing, ProgressState, ResponseShape } from '../interactions/types';
 import { contentText, interactionsOf, walkContent, withMates, type Content } from '../content/content';
@@ -107,7 +108,7 @@ export function progressOfItem(
       const definition = interactionOf(interaction.type);
       const shape = item.responses.find((one) => one.identifier === interaction.responseIdentifier);
       if (!definition || !shape) return { state: 'complete' as const, missing: null };
-      return definition.progress(interaction, responses[interaction.responseIdentifier] ?? null, shape);
+      return definition.progress(interaction, own(responses, interaction.responseIdentifier) ?? null, shape);
     });
     return {
       label: part.label,

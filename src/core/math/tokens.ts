@@ -1,3 +1,4 @@
+import { own } from '../own';
 import { FUNCTIONS, type FunctionName, type RelationOp } from './node';
 
 export type Token =
@@ -159,15 +160,15 @@ function plain(source: string): string {
     .replace(/(\d)\{,\}(?=\d{3}(?!\d))/g, '$1,')
     .replace(/[\u2212\u2013]/g, '-')
     .replace(/\\(?:operatorname|mathrm)\{([a-z]+)\}/g, (all, name: string) =>
-      name in FUNCTION_NAMES ? `\\${name} ` : all,
+      Object.hasOwn(FUNCTION_NAMES, name) ? `\\${name} ` : all,
     )
     .replace(/\\[,;:! ]|~|&nbsp;|\u00a0/g, ' ');
 }
 
 function command(name: string): Token | null {
-  const relation = RELATIONS[name];
+  const relation = own(RELATIONS, name);
   if (relation) return { k: 'rel', op: relation };
-  const fn = FUNCTION_NAMES[name];
+  const fn = own(FUNCTION_NAMES, name);
   if (fn) return { k: 'fn', name: fn };
   if (GREEK.test(name)) return { k: 'letter', name };
   switch (name) {
@@ -283,7 +284,7 @@ export function tokenize(source: string): Token[] {
       continue;
     }
     const relation = /^(<=|>=|!=|[=<>≤≥⩽⩾≠])/.exec(rest)?.[1];
-    const op = relation === undefined ? undefined : RELATIONS[relation];
+    const op = relation === undefined ? undefined : own(RELATIONS, relation);
     if (relation !== undefined && op) {
       tokens.push({ k: 'rel', op });
       i += relation.length;
@@ -297,12 +298,12 @@ export function tokenize(source: string): Token[] {
       else if (word === 'pi') tokens.push({ k: 'const', name: 'pi' });
       else if (word === 'inf' || word === 'infinity') tokens.push({ k: 'inf' });
       else {
-        const fn = FUNCTION_NAMES[word];
+        const fn = own(FUNCTION_NAMES, word);
         if (fn) tokens.push({ k: 'fn', name: fn });
       }
       continue;
     }
-    const sign = SIGNS[first];
+    const sign = own(SIGNS, first);
     if (sign) tokens.push(sign);
     else if (/\p{L}/u.test(first)) tokens.push({ k: 'letter', name: first });
     else throw new Unreadable(first);

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import * as v from '../content/value';
 import { numberOrVariable, type Operator } from './operator';
 import type { Expression } from '../item/program';
@@ -97,7 +98,9 @@ export const CONTAINERS: Readonly<Record<string, Operator>> = {
     ),
   index,
   'field-value': ([arg], { attributes }) =>
-    arg && arg.cardinality === 'record' ? (arg.fields[attributes['field-identifier'] ?? ''] ?? null) : null,
+    arg && arg.cardinality === 'record'
+      ? (own(arg.fields, attributes['field-identifier'] ?? '') ?? null)
+      : null,
   random: pickOne,
   member,
   delete: remove,

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import { sameGraph, readGraph } from '../geometry/graphs';
 import { sameIntervals } from '../geometry/intervals';
 import { isFractionShaded, isFullRectangle } from '../geometry/partitions';
@@ -94,11 +95,11 @@ const OPERATORS: Readonly<Record<string, CustomOperator>> = {
 };
 
 /** Whether a custom operator of that class is known. */
-export const isCustomOperator = (name: string): boolean => name in OPERATORS;
+export const isCustomOperator = (name: string): boolean => Object.hasOwn(OPERATORS, name);
 
 /** The value of a custom operator; NULL for NULL children and for classes that are not ours. */
 export function customOperator(attributes: Readonly<Record<string, string>>, args: readonly Value[]): Value {
-  const operator = OPERATORS[attributes.class ?? ''];
+  const operator = own(OPERATORS, attributes.class ?? '');
   if (!operator || args.some((arg) => v.isNull(arg))) return null;
   return operator(args, attributes);
 }

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import * as v from '../content/value';
 import type { BaseType, Scalar, Value } from '../content/value';
 import { isInside, isShape, parseCoords } from '../geometry/areas';
@@ -184,7 +185,7 @@ const OPERATORS: Readonly<Record<string, Operator>> = {
 export function evaluate(expression: Expression, scope: Scope): Value {
   const test = testExpression(expression, scope);
   if (test !== undefined) return test;
-  const operator = OPERATORS[expression.op];
+  const operator = own(OPERATORS, expression.op);
   if (!operator) return null;
   return operator(
     expression.args.map((arg) => evaluate(arg, scope)),

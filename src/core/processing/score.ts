@@ -224,8 +224,9 @@ function scoreOf(
   responses: RawResponses,
   context: ScoringContext,
 ): ItemScore {
-  const outcomes: Record<string, Value> = {};
-  for (const { identifier } of item.outcomes) outcomes[identifier] = variables.get(identifier)?.value ?? null;
+  const outcomes: Record<string, Value> = Object.fromEntries(
+    item.outcomes.map(({ identifier }) => [identifier, variables.get(identifier)?.value ?? null]),
+  );
   if (outcomes.MAXSCORE === undefined || outcomes.MAXSCORE === null || numberOf(outcomes.MAXSCORE) === 0) {
     const maximum = maximumScore(item, context.seed);
     if (maximum !== null) outcomes.MAXSCORE = v.float(maximum);

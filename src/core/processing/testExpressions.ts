@@ -12,7 +12,7 @@ const COUNTS = {
   'number-presented': 'presented',
   'number-selected': 'selected',
 } as const;
-const isCount = (op: string): op is keyof typeof COUNTS => op in COUNTS;
+const isCount = (op: string): op is keyof typeof COUNTS => Object.hasOwn(COUNTS, op);
 
 /** The expressions only a test has; `undefined` for any other. */
 export function testExpression({ op, attributes }: Expression, { test }: Scope): Value | undefined {

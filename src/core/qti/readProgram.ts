@@ -1,3 +1,4 @@
+import { own } from '../own';
 import { isCustomOperator } from '../processing/custom';
 import { ARITY } from '../processing/expressions';
 import { matchesPattern } from '../processing/pattern';
@@ -21,7 +22,7 @@ const op = (element: XmlElement) => element.name.replace(/^qti-/, '');
 export function readExpression(element: XmlElement, names: Names, report: Reporter): Expression {
   const name = op(element);
   const children = elementsOf(element);
-  const arity = ARITY[name];
+  const arity = own(ARITY, name);
   if (!arity)
     report.error('unknown-expression', element.line, `${element.name} is not an expression of the standard`);
   else if (children.length < arity[0] || children.length > arity[1]) {

@@ -41,16 +41,15 @@ export function readValues(
 ): Value {
   const values = elementsOf(parent, 'qti-value');
   if (cardinality === 'record') {
-    const fields: Record<string, SingleValue | null> = {};
-    for (const element of values) {
+    const fields = values.map((element): [string, SingleValue | null] => {
       const name = element.attributes['field-identifier'] ?? '';
       const fieldType = isBaseType(element.attributes['base-type'])
         ? element.attributes['base-type']
         : 'string';
       const scalar = readScalarText(textOf(element), fieldType, element.line, report);
-      fields[name] = scalar === undefined ? null : single(fieldType, scalar);
-    }
-    return Object.keys(fields).length > 0 ? { cardinality: 'record', fields } : null;
+      return [name, scalar === undefined ? null : single(fieldType, scalar)];
+    });
+    return fields.length > 0 ? { cardinality: 'record', fields: Object.fromEntries(fields) } : null;
   }
   if (baseType === null) return null;
   const scalars = values

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import type { Reporter } from '../xml/problem';
 import { elementsOf, type XmlElement } from '../xml/xml';
 
@@ -173,11 +174,11 @@ const AS_IT_IS: Readonly<Record<string, string>> = { 'allow-comment': 'false' };
  * aside, and what it does not know. What belongs to another reader (content, expressions, rules) is left to that one.
  */
 export function reportTestModel(root: XmlElement, report: Reporter): void {
-  const model = Object.hasOwn(TEST_MODEL, root.name) ? TEST_MODEL[root.name] : undefined;
+  const model = own(TEST_MODEL, root.name);
   if (!model) return;
   for (const [name, value] of Object.entries(root.attributes)) {
-    const treatment = Object.hasOwn(model.attributes, name) ? model.attributes[name] : undefined;
-    if (treatment === 'honoured' || AS_IT_IS[name] === value) continue;
+    const treatment = own(model.attributes, name);
+    if (treatment === 'honoured' || own(AS_IT_IS, name) === value) continue;
     if (name.startsWith('data-') || name.startsWith('xsi:') || name.startsWith('xml:base')) continue;
     report.warn(
       'attribute-set-aside',

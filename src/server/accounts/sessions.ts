@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { commitTogether } from '../db/groupCommit';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { userById, type User } from './users';
@@ -7,7 +8,7 @@ import { userById, type User } from './users';
 const LIFETIME_MS = 12 * 3600_000;
 const IDLE_MS = 2 * 3600_000;
 /** How exactly it is known when something was done last. */
-const SEEN_EVERY_MS = 60_000;
+const SEEN_EVERY_MS = 300_000;
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
@@ -30,8 +31,11 @@ export function userOfSession(db: Db, token: string, now: number): User | null {
     'SELECT user_id, seen_at FROM sessions WHERE token_hash = ? AND expires_at >= ? AND seen_at >= ?',
   ).get(hash, now, now - IDLE_MS);
   if (!row) return null;
+  // Shares its flush to the disk with whatever else is being saved.
   if (now - row.seen_at > SEEN_EVERY_MS)
-    prepared(db, 'UPDATE sessions SET seen_at = ? WHERE token_hash = ?').run(now, hash);
+    void commitTogether(db, () =>
+      prepared(db, 'UPDATE sessions SET seen_at = ? WHERE token_hash = ?').run(now, hash),
+    ).catch(() => undefined);
   return userById(db, row.user_id);
 }
 

@@ -5,6 +5,7 @@ import type { BrowserEvent } from '@/core/attempt/events';
 import { putUser, userById, type User } from '../accounts/users';
 import { closeAllSessions, openSession, userOfSession } from '../accounts/sessions';
 import { liftDelay, signIn, waitAfter } from '../accounts/signIn';
+import { commitTogether } from '../db/groupCommit';
 import { openDatabase, type Db } from '../db/open';
 import { filesAt } from '../library/files';
 import { deletePackage, importPackage, loadTest } from '../library/library';
@@ -419,9 +420,10 @@ describe('signing in', () => {
     expect(log.map((one) => one.what).slice(-2)).toEqual(['delay-lifted', 'signed-in']);
     expect(JSON.stringify(log)).not.toContain('wren-pass');
   }, 30_000);
-  test('a session ends when nothing is done in it, and everywhere at once when asked', () => {
+  test('a session ends when nothing is done in it, and everywhere at once when asked', async () => {
     const { token } = openSession(db, student.id, now);
     expect(userOfSession(db, token, now + 119 * MINUTE)?.id).toBe(student.id);
+    await commitTogether(db, () => null);
     expect(userOfSession(db, token, now + 230 * MINUTE)?.id).toBe(student.id);
     expect(userOfSession(db, token, now + 360 * MINUTE)).toBeNull();
     const again = [openSession(db, student.id, now).token, openSession(db, student.id, now).token];

@@ -1,3 +1,4 @@
+import { own } from '@/core/own';
 /** Files that may be shown, by extension; anything else is not served. */
 const MEDIA_TYPES: Readonly<Record<string, string>> = {
   png: 'image/png',
@@ -18,5 +19,5 @@ const MEDIA_TYPES: Readonly<Record<string, string>> = {
 };
 
 export function mediaTypeOf(path: string): string | null {
-  return MEDIA_TYPES[path.split('.').at(-1)?.toLowerCase() ?? ''] ?? null;
+  return own(MEDIA_TYPES, path.split('.').at(-1)?.toLowerCase() ?? '') ?? null;
 }

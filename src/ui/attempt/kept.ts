@@ -25,10 +25,10 @@ export interface KeptState<State extends Kept = Kept> {
 export function readKept<State extends Kept>(
   kept: AttemptState['tools'],
   owner: string,
-  { schema, initial }: KeptState<State>,
+  state: KeptState<State>,
   needs: AccessNeeds,
 ): State {
-  const begins = initial(needs);
-  const read = schema.safeParse({ ...begins, ...own(kept, owner) });
+  const begins = state.initial(needs);
+  const read = state.schema.safeParse({ ...begins, ...own(kept, owner) });
   return read.success ? read.data : begins;
 }

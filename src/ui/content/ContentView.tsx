@@ -1,5 +1,6 @@
 'use client';
 
+import { own } from '@/core/own';
 import { createElement, Fragment, type ReactNode } from 'react';
 import type { Content, ContentNode } from '@/core/content/content';
 import type { InteractionModel } from '@/core/interactions/types';
@@ -26,7 +27,7 @@ const camel = (name: string) => name.replace(/-([a-z])/g, (_all, letter: string)
 function attributeName(name: string, namespace: 'html' | 'svg' | 'math'): string {
   if (name.startsWith('aria-')) return name;
   if (name === 'class') return 'className';
-  return namespace === 'svg' ? camel(name) : (HTML_NAMES[name] ?? name);
+  return namespace === 'svg' ? camel(name) : (own(HTML_NAMES, name) ?? name);
 }
 
 /** A length in CSS pixels from a `width` attribute, as rem, so that it grows with the magnifier. */

@@ -71,7 +71,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
 
   const shown = reviewing ? [] : sheetsOf(test, current);
   const sheets = useDrawnAhead([...new Set([...shown, ...useNear(current, ready)])], shown, (sheet) => {
-    const item = test.items[sheet];
+    const item = own(test.items, sheet);
     return item ? (
       <QuestionSheet
         item={item}
@@ -125,10 +125,10 @@ const PASSAGE = 'passage:';
 
 /** The sheets a question is shown on: its own, and its passage's. */
 function sheetsOf(test: DeliveredTest, ref: string | null): string[] {
-  const item = ref === null ? undefined : test.items[ref];
+  const item = ref === null ? undefined : own(test.items, ref);
   if (!item) return [];
   const [stimulus] = item.stimuli;
-  return [item.ref, ...(stimulus !== undefined && test.stimuli[stimulus] ? [PASSAGE + stimulus] : [])];
+  return [item.ref, ...(stimulus !== undefined && own(test.stimuli, stimulus) ? [PASSAGE + stimulus] : [])];
 }
 
 /** Time a question has to itself, to be painted and first looked at, before its neighbours are drawn. */

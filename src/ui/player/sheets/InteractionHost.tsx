@@ -1,5 +1,7 @@
 'use client';
 
+import { own } from '@/core/own';
+import { itemOf } from '@/core/attempt/state';
 import { useMemo } from 'react';
 import { useTranslations } from 'use-intl';
 import type { InteractionModel } from '@/core/interactions/types';
@@ -26,9 +28,9 @@ function InteractionHost({
   const t = useTranslations('player');
   const { dispatch, announce } = usePlayer();
   const { responseIdentifier } = model;
-  const response = useAttempt((state) => state.items[item.ref]?.responses[responseIdentifier] ?? null);
-  const closed = useAttempt((state) => state.items[item.ref]?.closed ?? false);
-  const struck = useAttempt((state) => state.items[item.ref]?.struck[responseIdentifier]);
+  const response = useAttempt((state) => own(itemOf(state, item.ref).responses, responseIdentifier) ?? null);
+  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
+  const struck = useAttempt((state) => own(itemOf(state, item.ref).struck, responseIdentifier));
   const shape = item.responses.find((one) => one.identifier === responseIdentifier);
   const View = VIEW_OF[model.type];
   const all = useMemo(
@@ -76,7 +78,7 @@ function InteractionHost({
 /** The body of a question with its interactions in their places. */
 export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by: string) => void }) {
   const { assetUrl } = usePlayer();
-  const closed = useAttempt((state) => state.items[item.ref]?.closed ?? false);
+  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
   const slots: ContentSlots = { assetUrl };
   const withInteractions: ContentSlots = {
     ...slots,

@@ -1,5 +1,6 @@
 'use client';
 
+import { own } from '@/core/own';
 import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { questionOrder } from '@/core/item/delivered';
@@ -22,10 +23,10 @@ export const PassageSheet = memo(function PassageSheet({
   const { test, assetUrl, layout } = usePlayer();
   const ownRef = useRef<HTMLElement>(null);
   const contentRef = useRef<HTMLDivElement>(null);
-  const stimulus = test.stimuli[stimulusId];
+  const stimulus = own(test.stimuli, stimulusId);
   if (!stimulus) return null;
   const numbers = questionOrder(test).flatMap((ref, i) =>
-    test.items[ref]?.stimuli.includes(stimulusId) ? [i + 1] : [],
+    own(test.items, ref)?.stimuli.includes(stimulusId) ? [i + 1] : [],
   );
   const [first = 1] = numbers;
   const last = numbers.at(-1) ?? first;

@@ -1,6 +1,8 @@
 'use client';
 
 import { useRef, type ReactNode, type RefObject } from 'react';
+import { useTranslations } from 'use-intl';
+import { Boundary } from '../../kit/Boundary';
 import { SHEET_LAYERS } from '../../tools';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { MoreBelow } from './MoreBelow';
@@ -31,6 +33,7 @@ export function Sheet({
   contentRef,
   children,
 }: SheetProps) {
+  const t = useTranslations('player');
   const { layout } = usePlayer();
   const ownRef = useRef<HTMLDivElement>(null);
   const narrow = layout === 'narrow';
@@ -46,7 +49,9 @@ export function Sheet({
           aria-label={label}
         >
           <div ref={contentRef} className={styles.content} data-text-root={textId}>
-            {children}
+            <Boundary key={textId} fallback={<p role="alert">{t('cannotShow')}</p>}>
+              {children}
+            </Boundary>
             {SHEET_LAYERS.map(({ id, Layer }) => (
               <Layer key={id} sheet={sheet} textId={textId} contentRef={contentRef} />
             ))}

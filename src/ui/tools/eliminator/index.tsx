@@ -1,5 +1,7 @@
 'use client';
 
+import { own } from '@/core/own';
+import { itemOf } from '@/core/attempt/state';
 import { Strikethrough, Undo2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { useAttempt, useKept, usePlayer } from '../../attempt/PlayerContext';
@@ -18,7 +20,9 @@ function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProp
   const t = useTranslations('tools.eliminator');
   const { dispatch, announce } = usePlayer();
   const [{ on }] = useKept('eliminator', STATE);
-  const struck = useAttempt((state) => state.items[itemRef]?.struck[response]?.includes(choice) ?? false);
+  const struck = useAttempt(
+    (state) => own(itemOf(state, itemRef).struck, response)?.includes(choice) ?? false,
+  );
   if (!on && !struck) return null;
   if (chosen) return <span className={styles.space} aria-hidden="true" />;
   return (

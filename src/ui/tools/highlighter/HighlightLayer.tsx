@@ -1,5 +1,6 @@
 'use client';
 
+import { own } from '@/core/own';
 import { Eraser } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import { createPortal } from 'react-dom';
@@ -28,7 +29,7 @@ interface Picked {
 
 /** Paints a sheet's highlights and offers the colours beside words that are selected. No mode: clicks always answer. */
 export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
-  const marks = useAttempt((state) => state.highlights[textId] ?? NONE);
+  const marks = useAttempt((state) => own(state.highlights, textId) ?? NONE);
   const { dispatch, announce } = usePlayer();
   const t = useTranslations('tools.highlighter');
   const [picked, setPicked] = useState<Picked | null>(null);

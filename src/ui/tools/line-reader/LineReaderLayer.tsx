@@ -40,7 +40,7 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
   const shown = windowOf(lines, Math.min(first, last), count);
 
   useEffect(() => {
-    if (state.at[textId] === first) return undefined;
+    if (own(state.at, textId) === first) return undefined;
     const timer = setTimeout(() => keep({ at: { ...state.at, [textId]: first } }), KEEP_AFTER_MS);
     return () => clearTimeout(timer);
     // `keep` and `state` change with every event; only a moved window is worth keeping.
