@@ -37,6 +37,7 @@ module.exports = {
       'geometry',
       'view',
       'annotate',
+      'statistics',
       'needs',
       'interactions',
       'item',

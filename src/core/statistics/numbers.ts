@@ -1,0 +1,26 @@
+/** Sums over lists of numbers, as handbooks of test statistics define them. Undefined is null, never NaN. */
+
+export const mean = (xs: readonly number[]): number | null =>
+  xs.length === 0 ? null : xs.reduce((sum, x) => sum + x, 0) / xs.length;
+
+/** Sample variance (n − 1); null for fewer than two. */
+export function variance(xs: readonly number[]): number | null {
+  const middle = mean(xs);
+  if (middle === null || xs.length < 2) return null;
+  return xs.reduce((sum, x) => sum + (x - middle) ** 2, 0) / (xs.length - 1);
+}
+
+/** Pearson's correlation; null where either list does not vary. */
+export function correlation(xs: readonly number[], ys: readonly number[]): number | null {
+  const [mx, my] = [mean(xs), mean(ys)];
+  if (mx === null || my === null || varies(xs) === false || varies(ys) === false) return null;
+  let [xy, xx, yy] = [0, 0, 0];
+  xs.forEach((x, i) => {
+    const [dx, dy] = [x - mx, (ys[i] ?? 0) - my];
+    xy += dx * dy;
+    xx += dx * dx;
+    yy += dy * dy;
+  });
+  return xx === 0 || yy === 0 ? null : xy / Math.sqrt(xx * yy);
+}
+const varies = (xs: readonly number[]): boolean => xs.some((x) => x !== xs[0]);
