@@ -107,22 +107,33 @@ function assetsIn(content: Content, found: Set<string>): void {
   }
 }
 
-/** Questions of a part by the outermost section they stand in, in order. */
+/** Questions of a part by the outermost section they stand in, in order, with all sections that they stand in. */
 function sectionsOf(
   part: TestPart,
   questions: readonly FormQuestion[],
-): { section: Section; refs: string[] }[] {
-  const groups: { section: Section; key: string; refs: string[] }[] = [];
+): { section: Section; refs: string[]; around: Set<string> }[] {
+  const groups: { section: Section; key: string; refs: string[]; around: Set<string> }[] = [];
   for (const { ref, sections } of questions) {
     const [outer] = sections;
     const section = part.sections.find((one) => one.identifier === outer?.source);
     if (!outer || !section) continue;
     const last = groups.at(-1);
-    if (last?.key === outer.key) last.refs.push(ref);
-    else groups.push({ section, key: outer.key, refs: [ref] });
+    const group =
+      last?.key === outer.key ? last : { section, key: outer.key, refs: [], around: new Set<string>() };
+    if (group !== last) groups.push(group);
+    group.refs.push(ref);
+    for (const { source } of sections) group.around.add(source);
   }
   return groups;
 }
+
+/** The directions of a section and of those in it that questions were drawn from. */
+const directionsIn = (section: Section, around: ReadonlySet<string>): Content => [
+  ...directionsOf(section),
+  ...section.children.flatMap((child) =>
+    child.kind === 'section' && around.has(child.identifier) ? directionsIn(child, around) : [],
+  ),
+];
 
 /** The whole test for one attempt: everything the browser needs, and nothing it must not have. */
 export function deliverTest(
@@ -163,10 +174,10 @@ export function deliverTest(
         identifier: part.identifier,
         title: part.title,
         navigation: part.navigation,
-        sections: sectionsOf(part, drawn.questions).map(({ section, refs }) => ({
+        sections: sectionsOf(part, drawn.questions).map(({ section, refs, around }, at) => ({
           identifier: section.identifier,
           title: section.title,
-          directions: directionsOf(section),
+          directions: [...(at === 0 ? directionsOf(part) : []), ...directionsIn(section, around)],
           items: refs,
         })),
       },

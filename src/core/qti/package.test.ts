@@ -72,7 +72,7 @@ describe('the import report', () => {
   test('a test that needs a refused item is refused', () => {
     const { codes, content } = report({
       'imsmanifest.xml': manifest(['imsqti_test_xmlv3p0', 'test.xml']),
-      'test.xml': `<qti-assessment-test ${NS} identifier="t" title="t"><qti-test-part identifier="p" navigation-mode="linear" submission-mode="individual"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="bad.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
+      'test.xml': `<qti-assessment-test ${NS} identifier="t" title="t"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="individual"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="bad.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
       'bad.xml': item('bad', '<qti-unknown/>'),
     });
     expect(codes).toEqual(['error unsupported-element bad.xml:1', 'error refused-item test.xml:1']);

@@ -18,6 +18,7 @@ import type { Reporter } from '../xml/problem';
 import { ContentReader } from './readContent';
 import { readDeclaration, readOutcomeDeclaration } from './readDeclarations';
 import { readExpression, readRules, type Names } from './readProgram';
+import { reportHeldBack } from './heldBack';
 import { reportTestModel } from './testModel';
 import { childOf, elementsOf, type XmlElement } from '../xml/xml';
 
@@ -182,6 +183,7 @@ class TestReader {
       return [];
     }
     reportTestModel(root, context.report);
+    reportHeldBack(root, context.report);
     const reader = new TestReader(context, this.names, this.depth + 1);
     const section = reader.section(root, this.control(element, control));
     const rules = this.rules(element);
@@ -363,6 +365,7 @@ export function readTest(root: XmlElement, context: TestContext): Test | null {
     return null;
   }
   reportTestModel(root, report);
+  reportHeldBack(root, report);
   const outcomes = elementsOf(root, 'qti-outcome-declaration').flatMap(
     (one) => readOutcomeDeclaration(one, report) ?? [],
   );

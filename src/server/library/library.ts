@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { openList } from '@/core/deliver/openList';
 import type { Item, Stimulus } from '@/core/item/item';
 import type { Test } from '@/core/item/test';
 import { readPackage, type PackageFiles, type QtiPackage } from '@/core/qti/package';
@@ -149,7 +150,7 @@ export function deletePackage(db: Db, packageId: number): void {
   loaded.get(db)?.clear();
 }
 
-/** A test with everything it is made of. */
+/** A test, as the screens can give it, with everything it is made of. */
 export interface TestContent {
   readonly id: number;
   readonly packageId: number;
@@ -195,7 +196,7 @@ export function loadTest(db: Db, testId: number): TestContent | null {
   const content: TestContent = {
     id: testId,
     packageId: row.package_id,
-    test: readStored('test', row.identifier, row.model, row.model_version),
+    test: openList(readStored('test', row.identifier, row.model, row.model_version)),
     items: models('item', 'items'),
     stimuli: models('stimulus', 'stimuli'),
   };

@@ -28,6 +28,17 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
     >
       <h3>{t('directions')}</h3>
       <ContentView content={test.directions} slots={{ assetUrl }} />
+      {test.parts.flatMap(({ sections }) =>
+        sections.map(
+          ({ identifier, title, directions, items }) =>
+            directions.length > 0 && (
+              <section key={`${identifier} ${items[0] ?? ''}`}>
+                <h4>{title}</h4>
+                <ContentView content={directions} slots={{ assetUrl }} />
+              </section>
+            ),
+        ),
+      )}
       <h3>{t('way')}</h3>
       <p>{t('wayText')}</p>
       <h3>{t('keys')}</h3>
