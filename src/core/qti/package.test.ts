@@ -8,7 +8,7 @@ const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
 const manifest = (...resources: [type: string, href: string][]) =>
   `<manifest identifier="pkg"><resources>${resources.map(([type, href], i) => `<resource identifier="r${i}" type="${type}" href="${href}"/>`).join('')}</resources></manifest>`;
 const item = (identifier: string, body: string, extra = '') =>
-  `<qti-assessment-item ${NS} identifier="${identifier}" title="t"><qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>SECRETKEY</qti-value></qti-correct-response></qti-response-declaration>${SCORE}${extra}<qti-item-body>${body}</qti-item-body></qti-assessment-item>`;
+  `<qti-assessment-item ${NS} identifier="${identifier}" title="t"><qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>A</qti-value></qti-correct-response></qti-response-declaration>${SCORE}${extra}<qti-item-body>${body}</qti-item-body></qti-assessment-item>`;
 const choice =
   '<qti-choice-interaction response-identifier="RESPONSE" max-choices="1"><qti-simple-choice identifier="A">a</qti-simple-choice></qti-choice-interaction>';
 
@@ -140,8 +140,13 @@ test('what a browser is given holds no key, no title, no feedback, no rubric', (
       'test.xml': `<qti-assessment-test ${NS} identifier="t" title="Test"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="simultaneous"><qti-assessment-section identifier="s" title="s" visible="true"><qti-assessment-item-ref identifier="i" href="item.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
       'item.xml': item(
         'i',
-        `${choice}<qti-feedback-block outcome-identifier="SCORE" identifier="x" show-hide="show"><p>SECRETFEEDBACK</p></qti-feedback-block><qti-rubric-block view="scorer"><p>SECRETRUBRIC</p></qti-rubric-block>`,
-      ).replace('title="t"', 'title="SECRETTITLE"'),
+        `${choice}<qti-feedback-block outcome-identifier="SCORE" identifier="x" show-hide="show"><p>SECRETFEEDBACK</p></qti-feedback-block><qti-rubric-block view="scorer"><p>SECRETRUBRIC</p></qti-rubric-block><p><qti-text-entry-interaction response-identifier="WORD"/></p>`,
+      )
+        .replace('title="t"', 'title="SECRETTITLE"')
+        .replace(
+          '<qti-outcome-declaration',
+          '<qti-response-declaration identifier="WORD" cardinality="single" base-type="string"><qti-correct-response><qti-value>SECRETKEY</qti-value></qti-correct-response></qti-response-declaration><qti-outcome-declaration',
+        ),
     }),
   );
   const [test] = content.tests;

@@ -1,7 +1,9 @@
 import type { Item, Stimulus } from '../item/item';
 import type { Test } from '../item/test';
+import { decodeXml } from '../xml/decode';
 import { reporterFor, type Problem } from '../xml/problem';
 import { readItem, readStimulus, type FileContext } from './readItem';
+import { reportSlips } from './slips';
 import { readTest, type TestContext } from './readTest';
 import { childOf, descendantsOf, elementsOf, parseXml, XmlError, type XmlElement } from '../xml/xml';
 
@@ -71,17 +73,12 @@ class PackageReader {
 
   xml(path: string): XmlElement | null {
     try {
-      return parseXml(new TextDecoder('utf-8', { fatal: true }).decode(this.files.read(path)));
+      const root = parseXml(decodeXml(this.files.read(path)));
+      if (path !== MANIFEST) reportSlips(root, reporterFor(path, this.problems));
+      return root;
     } catch (error) {
-      const line = error instanceof XmlError ? error.line : 0;
-      const why = error instanceof XmlError ? error.message : 'the file is not UTF-8 text';
-      this.problems.push({
-        severity: 'error',
-        code: 'xml',
-        file: path,
-        line,
-        message: `cannot be read as XML: ${why}`,
-      });
+      if (!(error instanceof XmlError)) throw error;
+      reporterFor(path, this.problems).error('xml', error.line, `cannot be read as XML: ${error.message}`);
       return null;
     }
   }

@@ -1,5 +1,6 @@
 import type { Item, ResponseProcessing, RubricBlock, Stimulus } from '../item/item';
 import { interactionsOf } from '../content/content';
+import { interactionOf } from '../interactions';
 import type { Reporter } from '../xml/problem';
 import { ContentReader } from './readContent';
 import {
@@ -9,7 +10,7 @@ import {
   readTemplateDeclaration,
 } from './readDeclarations';
 import { readRules, type Names } from './readProgram';
-import { booleanAttribute, childOf, descendantsOf, elementsOf, type XmlElement } from '../xml/xml';
+import { booleanAttribute, childOf, descendantsOf, elementsOf, textOf, type XmlElement } from '../xml/xml';
 
 export interface FileContext {
   readonly report: Reporter;
@@ -111,6 +112,8 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
     responseProcessing: readProcessing(root, names, report),
   };
   checkBindings(item, root.line, report);
+  for (const declaration of elementsOf(root, 'qti-response-declaration'))
+    checkKeys(item, declaration, report);
   return item;
 }
 
@@ -174,6 +177,33 @@ function checkBindings(item: Item, line: number, report: Reporter): void {
   if (twice !== undefined)
     report.error('bound-twice', line, `two interactions are bound to the response ${twice}`);
 }
+
+/** A key, or the key of a mapping, that no student could give: the question would be marked wrong whatever is answered. */
+function checkKeys(item: Item, declaration: XmlElement, report: Reporter): void {
+  const response = item.responses.find((one) => one.identifier === declaration.attributes.identifier);
+  const model = interactionsOf(item.body).find(
+    (one) => one.responseIdentifier === declaration.attributes.identifier,
+  );
+  const kind = model && interactionOf(model.type);
+  if (!response || !kind || !NAMES.has(response.baseType ?? '')) return;
+  const faultOf = (texts: readonly string[]) => kind.fault(model, texts, response);
+  const complain = (line: number, text: string) =>
+    report.error('bad-key', line, `the key "${text}" is not among what the question offers`);
+  const correct = childOf(declaration, 'qti-correct-response');
+  const values = correct ? elementsOf(correct, 'qti-value') : [];
+  const texts = values.map((value) => textOf(value).trim()).filter((text) => text !== '');
+  for (const value of values)
+    if (faultOf([textOf(value).trim()]) === 'unknown') complain(value.line, textOf(value).trim());
+  if (correct && texts.length > 0 && faultOf(texts) === 'too-many')
+    report.error('bad-key', correct.line, 'the key holds more than may be answered');
+  const mapping = childOf(declaration, 'qti-mapping');
+  for (const entry of mapping ? elementsOf(mapping, 'qti-map-entry') : []) {
+    const text = (entry.attributes['map-key'] ?? '').trim();
+    if (text !== '' && faultOf([text]) === 'unknown') complain(entry.line, text);
+  }
+}
+/** Base types whose values name what is offered. */
+const NAMES: ReadonlySet<string> = new Set(['identifier', 'pair', 'directedPair']);
 
 /** Reads a `qti-assessment-stimulus`. */
 export function readStimulus(root: XmlElement, context: FileContext): Stimulus | null {

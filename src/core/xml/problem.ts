@@ -18,9 +18,17 @@ export interface Reporter {
   warn(code: string, line: number, message: string): void;
 }
 
+/** A message on one line and in one direction: what a package has put into it cannot act on a terminal or turn words round. */
+const plain = (message: string): string =>
+  message.replace(
+    /[\u0000-\u001f\u007f-\u009f\u200e\u200f\u2028-\u202e\u2066-\u2069]/g,
+    (one) => `\\u${one.charCodeAt(0).toString(16).padStart(4, '0')}`,
+  );
+
 /** A reporter that writes into `problems` under the name of `file`. */
 export function reporterFor(file: string, problems: Problem[]): Reporter {
-  const add = (severity: Problem['severity']) => (code: string, line: number, message: string) => {
+  const add = (severity: Problem['severity']) => (code: string, line: number, words: string) => {
+    const message = plain(words);
     const again = problems.some(
       (one) => one.code === code && one.file === file && one.line === line && one.message === message,
     );

@@ -1,13 +1,19 @@
 import { lstatSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, posix, relative, sep } from 'node:path';
+import { crc32 } from 'node:zlib';
 import { unzipSync } from 'fflate';
+import { own } from '@/core/own';
 import { UnreadablePackage, type PackageFiles } from '@/core/qti/package';
+import { reporterFor, type Problem } from '@/core/xml/problem';
+import { zipDirectory, type ZipEntry } from './zipDirectory';
 
 /** What a package may cost. Untrusted input: everything is limited, nothing is written to the disk. */
 export const PACKAGE_LIMITS = { entries: 5_000, fileBytes: 50_000_000, totalBytes: 400_000_000 } as const;
 
 const refuse = (file: string, code: string, message: string): never => {
-  throw new UnreadablePackage([{ severity: 'error', code, file, line: 0, message }]);
+  const problems: Problem[] = [];
+  reporterFor(file, problems).error(code, 0, message);
+  throw new UnreadablePackage(problems);
 };
 
 const isSafePath = (path: string) =>
@@ -23,6 +29,7 @@ export function filesOfZip(bytes: Uint8Array, name: string): PackageFiles {
   let total = 0;
   let count = 0;
   let entries: Record<string, Uint8Array>;
+  const listed = directoryOf(bytes, name);
   try {
     entries = unzipSync(bytes, {
       filter: (entry) => {
@@ -43,7 +50,30 @@ export function filesOfZip(bytes: Uint8Array, name: string): PackageFiles {
     if (error instanceof UnreadablePackage) throw error;
     return refuse(name, 'not-a-zip', 'the file is not a zip that can be read');
   }
+  for (const { name: path, crc } of listed) {
+    const content = own(entries, path);
+    if (content && crc32(content) !== crc)
+      refuse(path, 'damaged', 'the file is damaged inside the zip: its check sum (CRC-32) is another');
+  }
   return filesOf(new Map(Object.entries(entries)));
+}
+
+/** What the zip says it holds. Entries under one name twice would be read differently by different programs. */
+function directoryOf(bytes: Uint8Array, name: string): readonly ZipEntry[] {
+  let listed: readonly ZipEntry[];
+  try {
+    listed = zipDirectory(bytes);
+  } catch {
+    return refuse(name, 'not-a-zip', 'the file is not a zip that can be read');
+  }
+  const seen = new Set<string>();
+  for (const { name: path, encrypted } of listed) {
+    if (encrypted)
+      refuse(path, 'encrypted', 'the file is encrypted inside the zip; pack it without a password');
+    if (seen.has(path)) refuse(path, 'duplicate-file', 'the zip holds this file twice');
+    seen.add(path);
+  }
+  return listed;
 }
 
 function filesOf(entries: ReadonlyMap<string, Uint8Array>): PackageFiles {
