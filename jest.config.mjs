@@ -12,7 +12,7 @@ const projects = [
     ...shared,
     displayName: 'core',
     testEnvironment: 'node',
-    testMatch: ['<rootDir>/src/{core,server,cli}/**/*.test.ts', '<rootDir>/content/**/*.test.ts'],
+    testMatch: ['<rootDir>/src/{app,core,server,cli}/**/*.test.ts', '<rootDir>/content/**/*.test.ts'],
   },
   {
     ...shared,

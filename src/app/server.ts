@@ -1,6 +1,7 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import next from 'next';
 import { prepared } from '@/server/db/statements';
+import { backUp } from '@/server/db/backup';
 import { database } from '@/server/db/open';
 import { clientOf } from './front/client';
 import { readConfig, type FrontConfig } from './front/config';
@@ -90,6 +91,19 @@ function serverFor(config: FrontConfig, pages: ReturnType<ReturnType<typeof next
   return server;
 }
 
+/** Copies the database every so often; one that fails is said and the next is tried. */
+function backUpEvery({ folder, everyMs, keep }: NonNullable<FrontConfig['backup']>): void {
+  const once = () =>
+    backUp(database(), folder, Date.now(), keep).then(
+      (path) => process.stdout.write(`${JSON.stringify({ at: new Date().toISOString(), backup: path })}\n`),
+      (error: unknown) =>
+        process.stderr.write(
+          `${JSON.stringify({ at: new Date().toISOString(), backup: 'failed', why: String(error) })}\n`,
+        ),
+    );
+  setInterval(() => void once(), everyMs).unref();
+}
+
 /**
  * The app's server: Next for everything, but for saving, which every student does every few seconds. That one request is
  * answered right here: Next's way to a route handler costs some twenty times what keeping an answer does (npm run bench).
@@ -100,6 +114,7 @@ async function main(): Promise<void> {
   const config = readConfig(process.env, port);
   const app = next({ dev: development, port, hostname: 'localhost' });
   await app.prepare();
+  if (config.backup) backUpEvery(config.backup);
   serverFor(config, app.getRequestHandler()).listen(port, config.host, () => {
     process.stdout.write(`ready on http://localhost:${port}\n`);
   });

@@ -11,9 +11,11 @@ export interface FrontConfig {
   readonly proxies: BlockList;
   /** Whether a line is written for every request. */
   readonly log: boolean;
+  /** Where and how often the database is copied while the app runs, and how many copies are kept; null = not. */
+  readonly backup: { readonly folder: string; readonly everyMs: number; readonly keep: number } | null;
 }
 
-/** @throws Error for something that is not an address or origin */
+/** @throws Error for something that is not an address, an origin or a number */
 export function readConfig(env: NodeJS.ProcessEnv, port: number): FrontConfig {
   const list = (text: string | undefined) => text?.split(/[\s,]+/).filter(Boolean) ?? [];
   const proxies = new BlockList();
@@ -24,6 +26,11 @@ export function readConfig(env: NodeJS.ProcessEnv, port: number): FrontConfig {
     if (bits === undefined) proxies.addAddress(address, family);
     else proxies.addSubnet(address, Number(bits), family);
   }
+  const whole = (name: string, standard: number) => {
+    const text = env[name] ?? String(standard);
+    if (!/^[1-9]\d{0,5}$/.test(text)) throw new Error(`${name}: "${text}" is no whole number from 1`);
+    return Number(text);
+  };
   const named = list(env.ABLE_ORIGIN).map((one) => new URL(one).origin);
   const local = ['localhost', '127.0.0.1'].map((host) => `http://${host}:${port}`);
   return {
@@ -32,5 +39,12 @@ export function readConfig(env: NodeJS.ProcessEnv, port: number): FrontConfig {
     origins: new Set(named.length > 0 ? named : local),
     proxies,
     log: env.ABLE_LOG !== 'off',
+    backup: env.ABLE_BACKUP_DIR
+      ? {
+          folder: env.ABLE_BACKUP_DIR,
+          everyMs: whole('ABLE_BACKUP_MINUTES', 15) * 60_000,
+          keep: whole('ABLE_BACKUP_KEEP', 96),
+        }
+      : null,
   };
 }

@@ -7,6 +7,9 @@ export type Db = Database.Database;
 
 const MIGRATIONS = join(process.cwd(), 'src', 'server', 'db', 'migrations');
 
+/** The one file of a school. */
+export const DATABASE_FILE = 'able-compass.sqlite';
+
 /** The folder everything the app keeps lies in: `ABLE_DATA_DIR`, or `.data` beside the project. */
 export const dataDir = (): string => process.env.ABLE_DATA_DIR ?? join(process.cwd(), '.data');
 
@@ -72,7 +75,7 @@ const shared = globalThis as { ableDb?: Db };
 export function database(): Db {
   if (!shared.ableDb) {
     mkdirSync(dataDir(), { recursive: true, mode: 0o700 });
-    const path = join(dataDir(), 'able-compass.sqlite');
+    const path = join(dataDir(), DATABASE_FILE);
     shared.ableDb = openDatabase(path);
     // Nobody else on this computer reads answers.
     for (const ending of ['', '-wal', '-shm']) if (existsSync(path + ending)) chmodSync(path + ending, 0o600);
