@@ -1,5 +1,6 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import next from 'next';
+import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
 import { prepared } from '@/server/db/statements';
 import { backUp } from '@/server/db/backup';
 import { database } from '@/server/db/open';
@@ -30,6 +31,8 @@ function wrongWith(request: IncomingMessage): readonly [status: number, code: st
   if (!METHODS.has(request.method ?? '')) return [405, 'bad-input'];
   try {
     decodeURIComponent((request.url ?? '').split('?')[0] ?? '');
+    // Where Next's client says it is. What Next cannot read it answers with a failure, so its own reader is asked before.
+    parseAndValidateFlightRouterState(request.headers['next-router-state-tree']);
   } catch {
     return [400, 'bad-input'];
   }
@@ -76,6 +79,8 @@ function serverFor(config: FrontConfig, pages: ReturnType<ReturnType<typeof next
     }
     const attemptId = saveAddress(request);
     if (attemptId !== null) return void answerSave(request, response, attemptId, config.origins);
+    // There are no server actions to be called; asking for one would only fill the log.
+    delete request.headers['next-action'];
     // What the pages may believe of who asks: said by us, whatever was sent under these names.
     request.headers['x-able-address'] = client.address;
     request.headers['x-able-secure'] = String(client.secure);

@@ -5,7 +5,8 @@ import { stopAttempt } from '@/server/delivery/delivery';
 
 export function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answer(async () => {
+    const user = await student();
     const input = await body(request, stopRequest);
-    stopAttempt(database(), await student(), (await params).id, input.device, Date.now());
+    stopAttempt(database(), user, (await params).id, input.device, Date.now());
   }, true);
 }

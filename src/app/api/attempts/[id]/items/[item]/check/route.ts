@@ -5,9 +5,10 @@ import { checkItem } from '@/server/delivery/checking';
 
 export function POST(request: Request, { params }: { params: Promise<{ id: string; item: string }> }) {
   return answer(async () => {
+    const user = await student();
     const input = await body(request, checkRequest);
     const { id, item } = await params;
-    const question = { attemptId: id, item: decodeURIComponent(item), by: input.by };
-    return checkItem(database(), await student(), question, input.device, Date.now());
+    const question = { attemptId: id, item, by: input.by };
+    return checkItem(database(), user, question, input.device, Date.now());
   }, true);
 }
