@@ -14,10 +14,10 @@ if (fresh) {
 }
 ensureBuild();
 say('database and demo data');
-node(['node_modules/tsx/dist/cli.mjs', 'src/cli/seed.ts']);
+node(['.next/able/seed.mjs']);
 say(`starting on ${address} (stop with Ctrl+C)`);
-node(['node_modules/tsx/dist/cli.mjs', 'src/cli/people.ts', address]);
-node(['--import', 'tsx', 'src/app/server.ts', '--port', port], {
+node(['.next/able/people.mjs', address]);
+node(['.next/able/server.mjs', '--port', port], {
   mayStop: true,
   env: { NODE_ENV: 'production' },
 });

@@ -60,6 +60,7 @@ export function ensureBuild() {
     ...filesBelow('src'),
     ...filesBelow('messages'),
     'package-lock.json',
+    'scripts/bundle.mjs',
     'next.config.ts',
     'tsconfig.json',
   ].filter((file) => statSync(file).isFile() && !/\.test\.tsx?$/.test(file));
@@ -68,6 +69,7 @@ export function ensureBuild() {
   if (unchanged(stamp, wanted)) return;
   say('building the app (about a minute)');
   node(['node_modules/next/dist/bin/next', 'build']);
+  node(['scripts/bundle.mjs']);
   mkdirSync('.next', { recursive: true });
   writeFileSync(stamp, wanted);
 }

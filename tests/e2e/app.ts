@@ -32,14 +32,10 @@ export class App {
   }
 
   async start(): Promise<void> {
-    this.process = spawn(
-      process.execPath,
-      ['--import', 'tsx', 'src/app/server.ts', '--port', String(this.port)],
-      {
-        env: { ...process.env, ABLE_DATA_DIR: this.folder, NODE_ENV: 'production' },
-        stdio: ['ignore', 'ignore', 'inherit'],
-      },
-    );
+    this.process = spawn(process.execPath, ['.next/able/server.mjs', '--port', String(this.port)], {
+      env: { ...process.env, ABLE_DATA_DIR: this.folder, NODE_ENV: 'production' },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
     await expect
       .poll(
         () =>
