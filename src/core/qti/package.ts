@@ -22,7 +22,11 @@ export interface QtiPackage {
   /** Pictures and other files that content uses. */
   readonly assets: ReadonlySet<string>;
   readonly problems: readonly Problem[];
+  /** The files that were read as content and can be delivered, and those that cannot. */
+  readonly sources: ReadonlyMap<string, SourceKind>;
+  readonly refused: ReadonlySet<string>;
 }
+export type SourceKind = 'item' | 'stimulus' | 'test' | 'section';
 
 /** The package as a whole cannot be read; `problems` says why. */
 export class UnreadablePackage extends Error {
@@ -66,6 +70,8 @@ class PackageReader {
   readonly items = new Map<string, Item>();
   readonly stimuli = new Map<string, Stimulus>();
   readonly assets = new Set<string>();
+  readonly sources = new Map<string, SourceKind>();
+  readonly refused = new Set<string>();
   private readonly itemByPath = new Map<string, string>();
   private readonly stimulusByPath = new Map<string, string>();
 
@@ -120,6 +126,7 @@ class PackageReader {
     if (!stimulus) return null;
     this.stimuli.set(stimulus.identifier, stimulus);
     this.stimulusByPath.set(path, stimulus.identifier);
+    this.sources.set(path, 'stimulus');
     return stimulus.identifier;
   }
 
@@ -131,6 +138,7 @@ class PackageReader {
     const item = root && readItem(root, this.context(path));
     if (!item) return null;
     if (this.items.has(item.identifier)) {
+      this.refused.add(path);
       reporterFor(path, this.problems).error(
         'duplicate-item',
         1,
@@ -140,7 +148,11 @@ class PackageReader {
     }
     const refused = this.problems.slice(before).some((one) => one.severity === 'error' && one.file === path);
     this.itemByPath.set(path, item.identifier);
-    if (!refused) this.items.set(item.identifier, item);
+    if (refused) this.refused.add(path);
+    else {
+      this.items.set(item.identifier, item);
+      this.sources.set(path, 'item');
+    }
     return item.identifier;
   }
 
@@ -159,7 +171,9 @@ class PackageReader {
       section: (href, line) => {
         const found = this.resolve(path, href, line);
         const root = found === null ? null : this.xml(found);
-        return found === null || root === null ? null : { root, context: this.testContext(found) };
+        if (found === null || root === null) return null;
+        this.sources.set(found, 'section');
+        return { root, context: this.testContext(found) };
       },
       item: (href, line) => {
         const found = this.resolve(path, href, line);
@@ -239,7 +253,10 @@ export function readPackage(files: PackageFiles): QtiPackage {
     const before = reader.problems.length;
     const test = reader.testAt(path);
     const refused = reader.problems.slice(before).some((one) => one.severity === 'error');
-    if (test && !refused) tests.push(test);
+    if (test && !refused) {
+      tests.push(test);
+      reader.sources.set(path, 'test');
+    } else reader.refused.add(path);
   }
   for (const { type, line } of resources) {
     if (/^imsqti_/.test(type) && !/^imsqti_(test|item|stimulus|section|rptemplate|outcome)/.test(type)) {
@@ -253,5 +270,7 @@ export function readPackage(files: PackageFiles): QtiPackage {
     stimuli: reader.stimuli,
     assets: reader.assets,
     problems: reader.problems,
+    sources: reader.sources,
+    refused: reader.refused,
   };
 }
