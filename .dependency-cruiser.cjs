@@ -44,6 +44,7 @@ module.exports = {
       'processing',
       'deliver',
       'sitting',
+      'report',
       'attempt',
       'wire',
       'qti',
