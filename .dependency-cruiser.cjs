@@ -38,6 +38,8 @@ module.exports = {
       'view',
       'annotate',
       'statistics',
+      'table',
+      'roster',
       'needs',
       'interactions',
       'item',
@@ -49,7 +51,7 @@ module.exports = {
       'wire',
       'qti',
     ]),
-    ...storeys('server', ['db', 'library', 'accounts', 'delivery', 'results']),
+    ...storeys('server', ['db', 'library', 'accounts', 'roster', 'delivery', 'results']),
     ...storeys('ui', ['kit', 'content', 'attempt', 'interactions', 'tools', 'player', 'entry', 'desk']),
     {
       name: 'core-is-pure',
