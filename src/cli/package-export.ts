@@ -4,6 +4,7 @@ import { exportPackage } from '@/core/qti/exportPackage';
 import { UnreadablePackage } from '@/core/qti/package';
 import { filesAt } from '@/server/library/files';
 import { flag, positional, stop } from './arguments';
+import { inLines } from './input';
 
 /** The earliest time a zip can say: the same content gives the same bytes, whenever it is written. */
 const MTIME = new Date(1980, 0, 1);
@@ -23,7 +24,7 @@ function main(): void {
     process.exitCode = refused.length > 0 ? 1 : 0;
   } catch (error) {
     if (!(error instanceof UnreadablePackage)) throw error;
-    stop(error.problems.map((one) => `${one.file}:${one.line}: ${one.message}`).join('\n'), 2);
+    stop(inLines(error.problems), 2);
   }
 }
 

@@ -1,10 +1,9 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
-import { UnreadablePackage, readPackage, type QtiPackage } from '@/core/qti/package';
 import { qtiResults } from '@/core/report/qtiResults';
-import { filesAt } from '@/server/library/files';
 import { flag, stop } from './arguments';
+import { inLines, jsonAt, packageAt, writeJson } from './input';
 import { BadScript, beginScript, script, takeScript, type Script, type Taken } from './sitScripts';
 
 /** Names of scripts as names of files. @throws BadScript for one that is none, or is there twice */
@@ -28,22 +27,8 @@ function main(): void {
   ];
   if (!packagePath || !scriptPath)
     stop('usage: npm run sit -- --package DIR_OR_ZIP --script FILE.json [--out FILE] [--results DIR]', 2);
-  let content: QtiPackage;
-  try {
-    content = readPackage(filesAt(packagePath));
-  } catch (error) {
-    if (!(error instanceof UnreadablePackage)) throw error;
-    return stop(error.problems.map((one) => `${one.file}:${one.line}: ${one.message}`).join('\n'), 2);
-  }
-  let given: unknown;
-  try {
-    given = JSON.parse(readFileSync(scriptPath, 'utf8'));
-  } catch (error) {
-    return stop(
-      `${scriptPath} cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}`,
-      2,
-    );
-  }
+  const content = packageAt(packagePath);
+  const given = jsonAt(scriptPath);
   const scripts = z.array(script).safeParse(given);
   if (!scripts.success)
     return stop(
@@ -80,16 +65,11 @@ function main(): void {
   } catch (error) {
     if (error instanceof BadScript) {
       const refused = content.problems.filter((one) => one.severity === 'error');
-      return stop(
-        [error.message, ...refused.map((one) => `${one.file}:${one.line}: ${one.message}`)].join('\n'),
-        2,
-      );
+      return stop([error.message, inLines(refused)].join('\n'), 2);
     }
     throw error;
   }
-  const text = `${JSON.stringify(taken, null, 2)}\n`;
-  if (out) writeFileSync(out, text);
-  else process.stdout.write(text);
+  writeJson(taken, out);
 }
 
 main();

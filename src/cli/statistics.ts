@@ -1,7 +1,7 @@
-import { writeFileSync } from 'node:fs';
 import { statisticsOf } from '@/core/statistics/items';
 import { flag, stop } from './arguments';
 import { BadTable, readTable } from './csv';
+import { writeJson } from './input';
 import { columnsOf, keysOf } from './statisticsTable';
 
 /** npm run statistics -- --responses FILE.csv [--key FILE.csv] [--out FILE.json]: see docs/commands.md. */
@@ -12,9 +12,7 @@ function main(): void {
   try {
     const keys = key === undefined ? null : keysOf(readTable(key), key);
     const { columns, n } = columnsOf(readTable(responses), responses, keys);
-    const text = `${JSON.stringify(statisticsOf(columns, n), null, 2)}\n`;
-    if (out) writeFileSync(out, text);
-    else process.stdout.write(text);
+    writeJson(statisticsOf(columns, n), out);
   } catch (error) {
     if (error instanceof BadTable) stop(error.message, 2);
     throw error;
