@@ -1,6 +1,9 @@
 import type { Reporter } from '../xml/problem';
 import { elementsOf, type XmlElement } from '../xml/xml';
 
+/** What the only part of a test is called among the parents here. */
+const ONLY_PART = 'the only part';
+
 /**
  * What the sitting engine does and the student's screens do not give yet, by element: what would be missing from the student's
  * sight. A test with any of it is delivered as one open list of questions, so whoever brings it must be told. A line goes from
@@ -12,8 +15,10 @@ const HELD_BACK: Readonly<Record<string, (element: XmlElement, parent: string) =
       ? 'a part with navigation-mode="linear" is given with free movement'
       : null,
   'qti-time-limits': ({ attributes }, parent) => {
-    if (parent !== 'qti-assessment-test') return `the time limits of <${parent}> are not kept`;
-    return Number(attributes['min-time'] ?? 0) > 0 ? 'the min-time of the test is not kept' : null;
+    // The maximum of the only part is that of the test.
+    const whole = parent === 'qti-assessment-test' || parent === ONLY_PART;
+    if (!whole) return `the time limits of <${parent}> are not kept`;
+    return Number(attributes['min-time'] ?? 0) > 0 ? 'the min-time is not kept' : null;
   },
   'qti-pre-condition': () => 'what depends on a pre-condition is always given',
   'qti-branch-rule': () => 'the branch rule is not followed',
@@ -27,7 +32,7 @@ const HELD_BACK: Readonly<Record<string, (element: XmlElement, parent: string) =
   },
   'qti-rubric-block': ({ attributes }, parent) =>
     parent !== 'qti-assessment-test' && (attributes.view ?? 'candidate').split(/\s+/).includes('candidate')
-      ? `the text for candidates of <${parent}> is in Help only, not before its questions`
+      ? `the text for candidates of <${parent === ONLY_PART ? 'qti-test-part' : parent}> is in Help only, not before its questions`
       : null,
   'qti-template-default': () => 'the template default is not set',
 };
@@ -36,12 +41,14 @@ const HELD_BACK: Readonly<Record<string, (element: XmlElement, parent: string) =
 export function reportHeldBack(root: XmlElement, report: Reporter): void {
   const complain = (line: number, why: string) =>
     report.warn('not-on-screen-yet', line, `${why}: the student’s screens cannot do it yet`);
+  const parts = elementsOf(root, 'qti-test-part');
   const walk = (element: XmlElement, parent: string): void => {
     const why = HELD_BACK[element.name]?.(element, parent);
     if (why) complain(element.line, why);
-    for (const child of elementsOf(element)) walk(child, element.name);
+    const name = element.name === 'qti-test-part' && parts.length === 1 ? ONLY_PART : element.name;
+    for (const child of elementsOf(element)) walk(child, name);
   };
   walk(root, '');
-  for (const { line } of elementsOf(root, 'qti-test-part').slice(1))
+  for (const { line } of parts.slice(1))
     complain(line, 'a further part is given together with the first, and none of them ends by itself');
 }

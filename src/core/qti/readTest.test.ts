@@ -455,7 +455,11 @@ describe('what the student’s screens cannot give yet is named, with its line',
       `${part(section('s', ref('a')))}\n${part(section('r', ref('b'))).replace('"part"', '"more"')}`,
       'a further part',
     ],
-    ['limits of a part', part(`<qti-time-limits max-time="9"/>${section('s', ref('a'))}`), '<qti-test-part>'],
+    [
+      'a minimum of the only part',
+      part(`<qti-time-limits min-time="9"/>${section('s', ref('a'))}`),
+      'min-time',
+    ],
     [
       'limits of a section',
       part(section('s', `<qti-time-limits max-time="9"/>${ref('a')}`)),
@@ -516,6 +520,14 @@ describe('what the student’s screens cannot give yet is named, with its line',
     ['tries', two(ref('a', '', '<qti-item-session-control max-attempts="2" show-feedback="true"/>'))],
   ])('and nothing else: %s', (_what, inside) => {
     expect(read(inside).heldBack).toEqual([]);
+  });
+  test('the limits of one part among several', () => {
+    const limited = part(`<qti-time-limits max-time="9"/>${section('s', ref('a'))}`);
+    const other = part(section('r', ref('b'))).replace('"part"', '"more"');
+    expect(read(limited + other).heldBack.map(({ message }) => message.split(':')[0])).toEqual([
+      'the time limits of <qti-test-part> are not kept',
+      'a further part is given together with the first, and none of them ends by itself',
+    ]);
   });
   test('in a section of its own file, by that file’s name', () => {
     const { heldBack } = read(part('<qti-assessment-section-ref identifier="s" href="s.xml"/>'), {

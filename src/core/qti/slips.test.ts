@@ -94,6 +94,15 @@ describe('slips are refused with their line', () => {
   });
 });
 
+test('a file of another language is said to be one once, however much is in it', () => {
+  const large = item({ body: choices(AB).repeat(1) + '<p>x</p>'.repeat(20_000) }).replace(
+    NS,
+    'xmlns="urn:other"',
+  );
+  const { problems } = read(large);
+  expect(problems.filter((one) => one.startsWith('wrong-namespace'))).toEqual(['wrong-namespace i.xml:1']);
+});
+
 describe('encodings', () => {
   const utf16 = (text: string, bigEndian = false) => {
     const bytes = Buffer.from(`\uFEFF${text}`, 'utf16le');

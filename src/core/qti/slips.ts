@@ -23,9 +23,10 @@ const COUNT =
 export const MAX_VALUES = 2_000;
 
 /** Everything a QTI file may not do whatever it means: elements of another language, numbers that are none. */
-function checkElement(element: XmlElement, report: Reporter): void {
+function checkElement(element: XmlElement, around: string | null, report: Reporter): void {
   const { name, namespace, attributes, line } = element;
-  if (name.startsWith('qti-') && namespace !== QTI_NAMESPACE)
+  // Of all in a foreign element it is said once.
+  if (name.startsWith('qti-') && namespace !== QTI_NAMESPACE && namespace !== around)
     report.error(
       'wrong-namespace',
       line,
@@ -87,10 +88,10 @@ function checkDeclarations(root: XmlElement, report: Reporter): void {
  */
 export function reportSlips(root: XmlElement, report: Reporter): void {
   checkDeclarations(root, report);
-  const walk = (element: XmlElement): void => {
-    checkElement(element, report);
+  const walk = (element: XmlElement, around: string | null): void => {
+    checkElement(element, around, report);
     if (element.name.endsWith('-interaction')) checkOffers(element, report);
-    for (const child of elementsOf(element)) walk(child);
+    for (const child of elementsOf(element)) walk(child, element.namespace);
   };
-  walk(root);
+  walk(root, null);
 }

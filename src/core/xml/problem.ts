@@ -25,14 +25,19 @@ const plain = (message: string): string =>
     (one) => `\\u${one.charCodeAt(0).toString(16).padStart(4, '0')}`,
   );
 
+/** What a list of problems says already: nothing is said twice. */
+const said = new WeakMap<Problem[], Set<string>>();
+
 /** A reporter that writes into `problems` under the name of `file`. */
 export function reporterFor(file: string, problems: Problem[]): Reporter {
+  const known = said.get(problems) ?? new Set<string>();
+  said.set(problems, known);
   const add = (severity: Problem['severity']) => (code: string, line: number, words: string) => {
     const message = plain(words);
-    const again = problems.some(
-      (one) => one.code === code && one.file === file && one.line === line && one.message === message,
-    );
-    if (!again) problems.push({ severity, code, file, line, message });
+    const key = JSON.stringify([code, file, line, message]);
+    if (known.has(key)) return;
+    known.add(key);
+    problems.push({ severity, code, file, line, message });
   };
   return { error: add('error'), warn: add('warning') };
 }
