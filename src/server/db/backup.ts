@@ -93,9 +93,14 @@ function closeFor(path: string): void {
     if (mode !== 'delete') throw new BadBackup('the database is in use; stop the application first');
   } catch (error) {
     if (error instanceof BadBackup) throw error;
-    if (error instanceof Database.SqliteError && error.code.startsWith('SQLITE_BUSY'))
-      throw new BadBackup('the database is in use; stop the application first');
-    // A broken file is what is being restored from: it is put aside as it is.
+    // By code, not by class: a broken file is what is being restored from, and is put aside as it is; anything else stops.
+    const code = String((error as { readonly code?: unknown }).code);
+    if (/^SQLITE_(NOTADB|CORRUPT)/.test(code)) return;
+    throw new BadBackup(
+      /^SQLITE_(BUSY|LOCKED)/.test(code)
+        ? 'the database is in use; stop the application first'
+        : `the database cannot be put aside (${code})`,
+    );
   } finally {
     db?.close();
   }
