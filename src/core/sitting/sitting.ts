@@ -33,6 +33,7 @@ export class Sitting {
     return new Sitting(plan, run.state);
   }
 
+  /** Where it stands; the same object goes on changing with the sitting. */
   get state(): Readonly<SittingState> {
     return this.current;
   }
@@ -45,9 +46,8 @@ export class Sitting {
 
   /** Lets milliseconds pass. While stopped, and when it is over, nothing runs. */
   wait(ms: number): Step {
-    const run = new Run(this.plan, copyOf(this.current));
+    const run = new Run(this.plan, this.current);
     advance(run, ms);
-    this.current = run.state;
     return { ok: true, at: this.at, feedback: run.feedback };
   }
 
@@ -58,12 +58,14 @@ export class Sitting {
 
   /** Why an action may not be done now; null when it may. */
   may(action: Action): Refused | null {
-    return attempt(this.plan, this.current, action).refused;
+    return carryOut(new Run(this.plan, copyOf(this.current)), action, new Run(this.plan, this.current));
   }
 
   /** Does what was asked, or says why not and changes nothing. */
   take(action: Action): Step {
-    const { run, refused } = attempt(this.plan, this.current, action);
+    const before = new Run(this.plan, this.current);
+    const run = TRIED_OUT.has(action.do) ? new Run(this.plan, copyOf(this.current)) : before;
+    const refused = carryOut(run, action, before);
     if (refused !== null) return { ok: false, at: this.at, refused };
     advance(run, 0);
     this.current = run.state;
@@ -71,11 +73,11 @@ export class Sitting {
   }
 }
 
-/** Carries an action out on a copy; the copy counts only when nothing refuses it. */
-function attempt(plan: Plan, state: SittingState, action: Action): { run: Run; refused: Refused | null } {
-  const run = new Run(plan, copyOf(state));
-  return { run, refused: carryOut(run, action, new Run(plan, state)) };
-}
+/**
+ * Whether these were too early is known only once they are done, so they are done on a copy. All others are refused before anything
+ * has changed: a replay of a hundred thousand answers copies nothing.
+ */
+const TRIED_OUT: ReadonlySet<Action['do']> = new Set(['next', 'back', 'end-part', 'hand-in']);
 
 function carryOut(run: Run, action: Action, before: Run): Refused | null {
   const { state, plan } = run;
