@@ -1,6 +1,9 @@
+import { cpSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import Database from 'better-sqlite3';
 import { choice, CHOICES, status } from './answers';
-import { type App, askToHandIn, expect, goTo, ready, saved, signIn, startTest, test } from './app';
+import { type App, askToHandIn, expect, goTo, next, ready, saved, signIn, startTest, test } from './app';
 
 /** Opens the attempt again from My tests, as on any computer. */
 async function goOn(page: Page, app: App): Promise<void> {
@@ -154,4 +157,38 @@ test('stopping for now keeps everything and halts the clock', async ({ page, app
   expect(row).toEqual({ phase: 'stopped', running_since: null });
   await goOn(page, app);
   await expect(page.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+});
+
+test('the server comes back from a backup made before the page was opened: the page says again what it holds', async ({
+  page,
+  ownApp: app,
+}) => {
+  await startTest(page, app);
+  await choice(page, /It is a habit/).click();
+  await saved(page);
+  const backup = join(app.folder, 'backup.sqlite');
+  const db = new Database(join(app.folder, 'able-compass.sqlite'));
+  await db.backup(backup);
+  db.close();
+  // A new page, that the backup does not know.
+  await page.reload();
+  await next(page);
+  await choice(page, /He puts the rope down/).click();
+  await page.getByRole('button', { name: 'Flag', exact: true }).click();
+  await saved(page);
+  await app.kill();
+  for (const ending of ['-wal', '-shm'])
+    rmSync(join(app.folder, `able-compass.sqlite${ending}`), { force: true });
+  cpSync(backup, join(app.folder, 'able-compass.sqlite'));
+  await app.start();
+  await choice(page, /He answers her slowly/).click();
+  await saved(page);
+  expect(
+    app.query<{ item: string; value: string }>('SELECT item, value FROM responses ORDER BY item'),
+  ).toEqual([
+    { item: 'reading-1', value: '"B"' },
+    { item: 'reading-2', value: '["B","D"]' },
+  ]);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Flagged', exact: true })).toBeVisible();
 });

@@ -63,6 +63,11 @@ describe('slips are refused with their line', () => {
       }),
       'duplicate-identifier i.xml:5',
     ],
+    [
+      'a name without end',
+      item({}).replace('identifier="i"', `identifier="${'i'.repeat(181)}"`),
+      'too-long i.xml:1',
+    ],
     ['a negative count', item({ body: choices(AB, 'max-choices="-1"') }), 'bad-attribute i.xml:5'],
     ['a count that is none', item({ body: choices(AB, 'max-choices="many"') }), 'bad-attribute i.xml:5'],
     [

@@ -22,6 +22,9 @@ const COUNT =
 /** More values than this no list of a package holds. */
 export const MAX_VALUES = 2_000;
 
+/** Letters an identifier has at most: it travels with every answer, a few letters added (wire/events). */
+const MAX_IDENTIFIER = 180;
+
 /** Everything a QTI file may not do whatever it means: elements of another language, numbers that are none. */
 function checkElement(element: XmlElement, around: string | null, report: Reporter): void {
   const { name, namespace, attributes, line } = element;
@@ -32,6 +35,9 @@ function checkElement(element: XmlElement, around: string | null, report: Report
       line,
       `<${name}> is in the namespace "${namespace}", not in "${QTI_NAMESPACE}"`,
     );
+  for (const attribute of ['identifier', 'response-identifier'])
+    if ((attributes[attribute] ?? '').length > MAX_IDENTIFIER)
+      report.error('too-long', line, `the ${attribute} of <${name}> has more than ${MAX_IDENTIFIER} letters`);
   for (const [attribute, text] of Object.entries(attributes))
     if (name.startsWith('qti-') && COUNT.test(attribute) && !/^\s*\+?\d{1,9}\s*$/.test(text))
       report.error('bad-attribute', line, `${attribute}="${text}" of <${name}> is no whole number from 0`);

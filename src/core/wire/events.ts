@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 
 /**
  * What a browser may say happened in an attempt, and how it travels. The first border: shape and size. Whether it may be said of
- * this attempt is asked of its own form (attempt/may.ts, server/delivery/admission.ts).
+ * this attempt is asked of its own form (attempt/may.ts, and `isOfForm` in server/delivery/delivery.ts).
  */
 const text = (longest: number) => z.string().check(z.maxLength(longest));
 const name = z.string().check(z.minLength(1), z.maxLength(200));
@@ -56,7 +56,7 @@ const highlighted = z.object({
   start: whole,
   end: whole,
   /** The words themselves, to find the place again (W3C Web Annotation, TextQuoteSelector). */
-  exact: text(20_000),
+  exact: text(100_000),
   /** null takes highlighting away from the range. */
   colour: z.nullable(z.enum(['marigold', 'kelp', 'heather'])),
 });

@@ -16,15 +16,20 @@ export function firstBatch(events: readonly BrowserEvent[], most = MOST_EVENTS):
   return batch;
 }
 
+/** What `emptied` keeps under: no tool has this name. */
+const NOTHING = 'nothing-taken';
+
 /**
- * What is sent in the place of an event the server will not take: the same number, so that nothing after it waits, and
- * nothing else. The event itself stays in this page's state and is told of.
+ * What is sent in the place of an event the server will not take: the same number, so that nothing after it waits, and nothing else.
+ * It names nothing of the test, so that it fits every attempt. The event itself stays in this page's state and is told of.
  */
-export const emptied = ({ device, seq, at, ...event }: BrowserEvent): BrowserEvent => ({
+export const emptied = ({ device, seq, at }: BrowserEvent): BrowserEvent => ({
   device,
   seq,
   at,
-  type: 'seen',
-  item: 'item' in event ? event.item : 'unknown',
-  units: [],
+  type: 'tool-kept',
+  tool: NOTHING,
+  state: {},
 });
+export const isEmptied = (event: BrowserEvent): boolean =>
+  event.type === 'tool-kept' && event.tool === NOTHING;

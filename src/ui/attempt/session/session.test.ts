@@ -1,12 +1,13 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
 import type { BrowserEvent } from '@/core/attempt/events';
-import { NEW_ATTEMPT } from '@/core/attempt/state';
+import { NEW_ATTEMPT, NEW_ITEM } from '@/core/attempt/state';
 import { ServerClock } from './clock';
 import { openJournal, type Journal } from './journal';
 import { AttemptSession, openSession, type Timers } from './session';
 import type { DeliveredItem } from '@/core/item/delivered';
-import { firstBatch } from './batches';
+import { emptied, firstBatch } from './batches';
+import { browserEvent } from '@/core/wire/events';
 import { ServerRefusal, type Content, type Saved, type Transport } from './transport';
 import { NO_NEEDS } from '@/core/needs';
 
@@ -52,8 +53,10 @@ class FakeServer implements Transport {
     this.kept.set(device, mine);
     for (const event of events) if (!mine.has(event.seq)) mine.set(event.seq, event);
     if (this.loseAnswer) return Promise.reject(new TypeError('the answer was lost'));
+    let contiguous = 0;
+    while (mine.has(contiguous + 1)) contiguous += 1;
     return Promise.resolve({
-      acknowledged: mine.size,
+      acknowledged: contiguous,
       serverNow: 1_000_000,
       cursor: 0,
       others: [],
@@ -244,7 +247,7 @@ test('what an earlier page left behind is sent even when the server will not tak
   server.up = true;
   const next = await openSession(journal, server, (serverNow) => new ServerClock(serverNow, () => 0));
   const kept = [...(server.kept.get('page-1')?.values() ?? [])];
-  expect(kept.map((event) => event.type)).toEqual(['answered', 'seen', 'answered']);
+  expect(kept.map((event) => event.type)).toEqual(['answered', 'tool-kept', 'answered']);
   expect((await journal.kept()).size).toBe(0);
   next.close();
 });
@@ -330,4 +333,77 @@ test('two large files do not travel in one batch', () => {
   });
   expect(firstBatch([large(1), large(2)])).toHaveLength(1);
   expect(firstBatch([])).toEqual([]);
+});
+
+test('what is sent in the place of something refused names nothing of the test that could be refused again', () => {
+  const stamp = { device: 'page-1', seq: 4, at: 1_000 };
+  const sent = emptied({
+    ...stamp,
+    type: 'highlighted',
+    text: 'item:gone',
+    start: 0,
+    end: 9,
+    exact: 'far too long',
+    colour: 'kelp',
+  });
+  expect(browserEvent.safeParse(sent).success).toBe(true);
+  expect(sent).toMatchObject(stamp);
+  expect(JSON.stringify(sent)).not.toMatch(/gone|far too long/);
+  expect('item' in sent || 'text' in sent).toBe(false);
+});
+
+describe('a server that came back from a backup', () => {
+  test('and has less of this page than it had is sent what it lacks, and sending ends', async () => {
+    const server = new FakeServer();
+    const { session } = open(server);
+    for (const value of ['A', 'B', 'C']) session.dispatch(answer(value));
+    await session.flush();
+    server.kept.get('page-1')?.delete(3);
+    server.kept.get('page-1')?.delete(2);
+    session.dispatch(answer('D'));
+    // Its first reply says that 2 and 3 are missing.
+    expect(await session.flush()).toBe(false);
+    expect(session.getStatus().save).toBe('kept');
+    expect(await session.flush()).toBe(true);
+    expect([...(server.kept.get('page-1')?.keys() ?? [])].sort()).toEqual([1, 2, 3, 4]);
+    expect(session.getStatus().save).toBe('saved');
+    session.close();
+  });
+
+  test('and does not know this page is told all of it under another name, what it was opened with included', async () => {
+    const server = new FakeServer();
+    const journal = openJournal('attempt-forgotten');
+    const earlier = { ...NEW_ITEM, responses: { R: 'kept before' }, flagged: true };
+    const session = new AttemptSession(
+      {
+        device: 'page-1',
+        state: { ...NEW_ATTEMPT, phase: 'running', items: { earlier } },
+        cursor: 7,
+        serverNow: 1_000_000,
+      },
+      CONTENT,
+      new ServerClock(1_000_000, () => 0),
+      journal,
+      server,
+      new HandTimers(),
+      () => 0,
+    );
+    session.dispatch(answer('A'));
+    await session.flush();
+    server.forgot = 'page-1';
+    session.dispatch(answer('B'));
+    expect(await session.flush()).toBe(false);
+    expect(await session.flush()).toBe(true);
+    expect([...(server.kept.get('page-2')?.values() ?? [])]).toMatchObject([
+      { seq: 1, type: 'answered', item: 'earlier', responses: { R: 'kept before' } },
+      { seq: 2, type: 'flagged', item: 'earlier', on: true },
+      { seq: 3, type: 'answered', item: 'q', responses: { R: 'A' } },
+      { seq: 4, type: 'answered', item: 'q', responses: { R: 'B' } },
+    ]);
+    expect(session.getState().items.q?.responses.R).toBe('B');
+    expect(session.getStatus().save).toBe('saved');
+    await settle();
+    expect((await journal.kept()).size).toBe(0);
+    session.close();
+  });
 });

@@ -2,8 +2,8 @@ import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
 import { History } from '@/core/attempt/history';
 import { may } from '@/core/attempt/may';
 import type { DeliveredTest } from '@/core/item/delivered';
-import type { AttemptState } from '@/core/attempt/state';
-import { emptied, firstBatch } from './batches';
+import { itemOf, type AttemptState } from '@/core/attempt/state';
+import { emptied, firstBatch, isEmptied } from './batches';
 import type { ServerClock } from './clock';
 import type { Journal } from './journal';
 import { ServerRefusal, type Content, type Resumed, type Transport } from './transport';
@@ -45,13 +45,16 @@ const browserTimers: Timers = {
 export class AttemptSession {
   /** What this page knows of the attempt: the state it was opened with, and everything since in its one order. */
   private readonly history: History;
-  private readonly device: string;
+  private device: string;
+  /** What the page was opened with. */
+  private readonly opened: AttemptState;
   private lastAt = 0;
   private delivered: DeliveredTest;
   private status: SessionStatus = { save: 'saved', moved: false, over: false, signedOut: false };
   private cursor: number;
-  private seq = 0;
-  private unsent: BrowserEvent[] = [];
+  /** Everything this page has said, numbered from 1, and up to which number the server has it. */
+  private said: BrowserEvent[] = [];
+  private acknowledged = 0;
   private inFlight: Promise<boolean> | null = null;
   private failures = 0;
   private journalFailed = false;
@@ -73,6 +76,7 @@ export class AttemptSession {
     private readonly monotonic: () => number = () => performance.now(),
   ) {
     this.device = resumed.device;
+    this.opened = resumed.state;
     this.history = new History(resumed.state);
     this.delivered = content.test;
     this.student = content.student;
@@ -96,11 +100,10 @@ export class AttemptSession {
     // The clock may be put right by a little: what comes later is never dated before.
     const at = Math.max(this.lastAt, this.clock.now());
     if (may(this.getState(), action, at) !== null) return;
-    this.seq += 1;
     this.lastAt = at;
-    const event = { ...action, device: this.device, seq: this.seq, at };
+    const event = { ...action, device: this.device, seq: this.said.length + 1, at };
     this.history.add(event);
-    this.unsent.push(event);
+    this.said.push(event);
     this.journal.append([event]).then(
       () => this.setJournalFailed(false),
       () => this.setJournalFailed(true),
@@ -113,16 +116,25 @@ export class AttemptSession {
   /** Sends everything now. True when the server has it all. */
   async flush(): Promise<boolean> {
     if (this.inFlight) await this.inFlight;
-    while (this.unsent.length > 0 && !this.closed) {
+    while (this.isWaiting && !this.closed) {
       if (!(await this.send())) return false;
     }
-    return this.unsent.length === 0;
+    return !this.isWaiting;
+  }
+
+  /** Whether the server does not have everything. */
+  private get isWaiting(): boolean {
+    return this.said.length > this.acknowledged;
+  }
+  /** What goes next. */
+  private nextBatch(most?: number): BrowserEvent[] {
+    return firstBatch(this.said.slice(this.acknowledged), most);
   }
 
   /** The page is going away: one last send that outlives it. What does not arrive is still in the journal. */
   leave(): void {
-    if (this.unsent.length === 0 || this.closed) return;
-    void this.transport.save(this.device, firstBatch(this.unsent), this.cursor, true).catch(() => undefined);
+    if (!this.isWaiting || this.closed) return;
+    void this.transport.save(this.device, this.nextBatch(), this.cursor, true).catch(() => undefined);
   }
 
   /** Tries again at once: the network is said to be back. */
@@ -180,32 +192,36 @@ export class AttemptSession {
       this.inFlight = null;
       const next =
         this.failures > 0 ? (RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1] ?? 15_000) : undefined;
-      this.schedule(next ?? (this.unsent.length > 0 ? 0 : HEARTBEAT_MS));
+      this.schedule(next ?? (this.isWaiting ? 0 : HEARTBEAT_MS));
     });
     return this.inFlight;
   }
 
   private async sendOnce(): Promise<boolean> {
-    const events = firstBatch(this.unsent, this.most);
+    const events = this.nextBatch(this.most);
     const sentAt = this.monotonic();
     this.updateSave();
     try {
       const saved = await this.transport.save(this.device, events, this.cursor);
-      this.failures = 0;
+      // A server that came back from a backup has less than it had: what it lacks is sent again, after a moment.
+      const took = saved.acknowledged >= (events.at(-1)?.seq ?? 0);
+      this.failures = took ? 0 : this.failures + 1;
       this.most = undefined;
       this.clock.correct(saved.serverNow, sentAt);
       this.cursor = saved.cursor;
-      this.unsent = this.unsent.filter((event) => event.seq > saved.acknowledged);
+      this.acknowledged = saved.acknowledged;
       for (const event of saved.others) this.history.add(event);
       const over = saved.phase === 'handed-in';
       this.status = { ...this.status, moved: saved.moved, over: this.status.over || over, signedOut: false };
       void this.journal.forget(this.device, saved.acknowledged).catch(() => undefined);
       this.updateSave();
       this.notify();
-      return true;
+      return took;
     } catch (error) {
       this.failures += 1;
       if (error instanceof ServerRefusal && error.code === 'bad-input') this.findRefused(events);
+      if (error instanceof ServerRefusal && error.code === 'unknown-device')
+        await this.openAgain().catch(() => undefined);
       if (error instanceof ServerRefusal && error.code === 'not-signed-in')
         this.status = { ...this.status, signedOut: true };
       this.updateSave();
@@ -223,8 +239,38 @@ export class AttemptSession {
     if (events.length > 1) this.most = Math.ceil(events.length / 2);
     else if (only) {
       this.refused = true;
-      this.unsent = this.unsent.map((event) => (event.seq === only.seq ? emptied(event) : event));
+      this.said[only.seq - 1] = emptied(only);
     }
+  }
+
+  /**
+   * The server does not know this page any more: it came back from a backup made before the page was opened. The page is given
+   * another name and says again all it has, what it was opened with included, as far as the server lacks it.
+   */
+  private async openAgain(): Promise<void> {
+    const { device, state, cursor } = await this.transport.resume();
+    const at = this.clock.now();
+    const lost = Object.entries(this.opened.items).flatMap(
+      ([item, { responses, flagged }]): BrowserAction[] => {
+        const there = itemOf(state, item);
+        const changed = JSON.stringify(there.responses) !== JSON.stringify(responses);
+        return [
+          ...(changed ? [{ type: 'answered' as const, item, responses, how: 'edit' as const }] : []),
+          ...(flagged && !there.flagged ? [{ type: 'flagged' as const, item, on: true }] : []),
+        ];
+      },
+    );
+    const before = this.device;
+    this.device = device;
+    this.cursor = cursor;
+    this.acknowledged = 0;
+    this.said = [...lost.map((action) => ({ ...action, at })), ...this.said].map((event, i) => ({
+      ...event,
+      device,
+      seq: i + 1,
+    }));
+    await this.journal.append(this.said);
+    await this.journal.forget(before, Infinity);
   }
 
   private setJournalFailed(failed: boolean): void {
@@ -235,7 +281,7 @@ export class AttemptSession {
   }
 
   private updateSave(): void {
-    const waiting = this.unsent.length > 0;
+    const waiting = this.isWaiting;
     const down = this.failures > 0;
     const save: SaveState = this.refused
       ? 'at-risk'
@@ -279,7 +325,7 @@ async function sendKept(
       if (error.code !== 'bad-input') throw error;
       const [first] = batch;
       if (batch.length > 1) most = Math.ceil(batch.length / 2);
-      else if (first && first.type !== 'seen') left = [emptied(first), ...left.slice(1)];
+      else if (first && !isEmptied(first)) left = [emptied(first), ...left.slice(1)];
       else throw error;
     }
   }
