@@ -176,7 +176,8 @@ export function deliverTest(
         navigation: part.navigation,
         sections: sectionsOf(part, drawn.questions).map(({ section, refs, around }, at) => ({
           identifier: section.identifier,
-          title: section.title,
+          // An invisible section is nothing a candidate is told of.
+          title: section.visible ? section.title : '',
           directions: [...(at === 0 ? directionsOf(part) : []), ...directionsIn(section, around)],
           items: refs,
         })),

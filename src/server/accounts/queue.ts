@@ -7,16 +7,18 @@ import { Refusal } from '../refusal';
 export function boundedQueue(together: number, most: number): <T>(work: () => Promise<T>) => Promise<T> {
   const waiting: (() => void)[] = [];
   let running = 0;
+  /** The place of one that is done goes to whoever waits longest. */
   const next = () => {
-    running -= 1;
-    waiting.shift()?.();
+    const first = waiting.shift();
+    if (first) first();
+    else running -= 1;
   };
   return async (work) => {
-    if (running >= together) {
+    if (running < together) running += 1;
+    else {
       if (waiting.length >= most) throw new Refusal('busy', 503);
       await new Promise<void>((resolve) => waiting.push(resolve));
     }
-    running += 1;
     try {
       return await work();
     } finally {

@@ -27,10 +27,20 @@ interface Tries {
   readonly newest: number | null;
 }
 
+/** Delayed tries from one address are written down once in so long: a flood of them fills no disk. */
+const LOG_DELAYS_EVERY_MS = 60_000;
+function logDelay(db: Db, name: string, address: string, now: number): void {
+  const before = prepared<[number, string], { one: number }>(
+    db,
+    "SELECT 1 AS one FROM security_log WHERE at > ? AND what = 'sign-in-delayed' AND address = ? LIMIT 1",
+  ).get(now - LOG_DELAYS_EVERY_MS, address);
+  if (!before) logSecurity(db, 'sign-in-delayed', now, { address, details: { name } });
+}
+
 /** Writes a try down before anything is looked at, so that many at once are many. @throws Refusal `too-many-tries` */
-function reserveTry(db: Db, name: string, address: string, now: number): number {
-  return db
-    .transaction(() => {
+function reserveTry(db: Db, name: string, address: string, now: number): void {
+  const seconds = db
+    .transaction((): number | null => {
       prepared(db, 'DELETE FROM sign_in_tries WHERE at < ?').run(now - WINDOW_MS);
       const mine = prepared<[string, string], Tries>(
         db,
@@ -42,17 +52,15 @@ function reserveTry(db: Db, name: string, address: string, now: number): number 
       ).get(address);
       const free = (mine?.newest ?? 0) + waitAfter(mine?.count ?? 0);
       if (free > now || (here?.count ?? 0) >= MOST_FROM_ADDRESS) {
-        logSecurity(db, 'sign-in-delayed', now, { address, details: { name } });
-        const seconds = Math.max(1, Math.ceil((Math.max(free, now + 1) - now) / 1000));
-        throw new Refusal('too-many-tries', 429, { seconds });
+        logDelay(db, name, address, now);
+        return Math.ceil((Math.max(free, now + 1) - now) / 1000);
       }
-      const row = prepared<[string, string, number], { id: number }>(
-        db,
-        'INSERT INTO sign_in_tries (name, address, at) VALUES (?, ?, ?) RETURNING id',
-      ).get(name, address, now);
-      return row?.id ?? 0;
+      prepared(db, 'INSERT INTO sign_in_tries (name, address, at) VALUES (?, ?, ?)').run(name, address, now);
+      return null;
     })
     .immediate();
+  // Refused only now: what was written down stays.
+  if (seconds !== null) throw new Refusal('too-many-tries', 429, { seconds });
 }
 
 /**

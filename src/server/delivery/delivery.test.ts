@@ -3,9 +3,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BrowserEvent } from '@/core/attempt/events';
 import { putUser, userById, type User } from '../accounts/users';
-import { closeAllSessions, openSession, userOfSession } from '../accounts/sessions';
-import { liftDelay, signIn, waitAfter } from '../accounts/signIn';
-import { commitTogether } from '../db/groupCommit';
 import { openDatabase, type Db } from '../db/open';
 import { filesAt } from '../library/files';
 import { deletePackage, importPackage, loadTest } from '../library/library';
@@ -356,85 +353,5 @@ describe('an attempt is of what it was begun on', () => {
   test('its form is in its beginning', () => {
     const attemptId = begin(0);
     expect(stateOf(db, attemptId).form?.parts[0]?.questions).toHaveLength(12);
-  });
-});
-
-describe('signing in', () => {
-  const now = 1_000_000;
-  test('a wrong name and a wrong password are told the same way', async () => {
-    await expect(signIn(db, { name: 'wren', password: 'no' }, 'here', now)).rejects.toMatchObject({
-      code: 'wrong-name-or-password',
-    });
-    await expect(signIn(db, { name: 'nobody', password: 'no' }, 'here', now)).rejects.toMatchObject({
-      code: 'wrong-name-or-password',
-    });
-    await expect(signIn(db, { name: 'WREN', password: 'wren-pass' }, 'here', now)).resolves.toMatchObject({
-      user: { signInName: 'wren' },
-    });
-  });
-  test('guessing waits longer and longer, and never for ever; a class behind one address is not held up', async () => {
-    for (let i = 0; i < 5; i += 1)
-      await expect(signIn(db, { name: 'wren', password: 'no' }, 'school', now + i)).rejects.toMatchObject({
-        code: 'wrong-name-or-password',
-      });
-    await expect(
-      signIn(db, { name: 'wren', password: 'wren-pass' }, 'school', now + 9),
-    ).rejects.toMatchObject({
-      code: 'too-many-tries',
-      details: { seconds: 1 },
-    });
-    await expect(signIn(db, { name: 'bao', password: 'bao-pass' }, 'school', now + 9)).resolves.toBeDefined();
-    await expect(signIn(db, { name: 'wren', password: 'wren-pass' }, 'home', now + 9)).resolves.toBeDefined();
-    await expect(
-      signIn(db, { name: 'wren', password: 'wren-pass' }, 'school', now + 2000),
-    ).resolves.toBeDefined();
-    expect([4, 5, 6, 9, 40].map(waitAfter)).toEqual([0, 1000, 2000, 16_000, 60_000]);
-  }, 30_000);
-  test('many tries at once are many: each is written down before any password is looked at', async () => {
-    const tries = await Promise.allSettled(
-      Array.from({ length: 40 }, () => signIn(db, { name: 'wren', password: 'no' }, 'here', now)),
-    );
-    const codes = tries.map((one) =>
-      one.status === 'rejected' ? (one.reason as { code: string }).code : 'in',
-    );
-    expect(codes.filter((code) => code === 'wrong-name-or-password')).toHaveLength(5);
-    expect(codes.filter((code) => code === 'too-many-tries')).toHaveLength(35);
-  }, 30_000);
-  test('a teacher lets a name try again at once; it is written down', async () => {
-    const teacherId = await putUser(db, {
-      signInName: 'petra',
-      displayName: 'Petra',
-      role: 'teacher',
-      password: 'p',
-    });
-    const teacher = userById(db, teacherId);
-    for (let i = 0; i < 5; i += 1)
-      await signIn(db, { name: 'wren', password: 'no' }, 'x', now + i).catch(() => null);
-    expect(() => liftDelay(db, 'wren', student, now)).toThrow('not-yours');
-    if (teacher) liftDelay(db, 'wren', teacher, now + 6);
-    await expect(signIn(db, { name: 'wren', password: 'wren-pass' }, 'x', now + 7)).resolves.toBeDefined();
-    const log = db.prepare('SELECT what, details FROM security_log ORDER BY id').all() as {
-      what: string;
-      details: string;
-    }[];
-    expect(log.map((one) => one.what).slice(-2)).toEqual(['delay-lifted', 'signed-in']);
-    expect(JSON.stringify(log)).not.toContain('wren-pass');
-  }, 30_000);
-  test('a session ends when nothing is done in it, and everywhere at once when asked', async () => {
-    const { token } = openSession(db, student.id, now);
-    expect(userOfSession(db, token, now + 119 * MINUTE)?.id).toBe(student.id);
-    await commitTogether(db, () => null);
-    expect(userOfSession(db, token, now + 230 * MINUTE)?.id).toBe(student.id);
-    expect(userOfSession(db, token, now + 360 * MINUTE)).toBeNull();
-    const again = [openSession(db, student.id, now).token, openSession(db, student.id, now).token];
-    closeAllSessions(db, student.id);
-    expect(again.map((one) => userOfSession(db, one, now + 1))).toEqual([null, null]);
-  });
-  test('a session ends, and only a hash of its token is kept', () => {
-    const { token } = openSession(db, student.id, now);
-    expect(userOfSession(db, token, now + 1)?.id).toBe(student.id);
-    expect(userOfSession(db, token, now + 13 * 60 * MINUTE)).toBeNull();
-    expect(userOfSession(db, 'guess', now)).toBeNull();
-    expect(JSON.stringify(db.prepare('SELECT * FROM sessions').all())).not.toContain(token);
   });
 });

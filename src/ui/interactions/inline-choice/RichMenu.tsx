@@ -6,7 +6,7 @@ import { useTranslations } from 'use-intl';
 import type { InlineChoiceModel } from '@/core/interactions/inline-choice';
 import { contentText } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
-import { Press } from '../../kit/Button';
+import { Button } from '../../kit/Button';
 import styles from './inlineChoice.module.css';
 
 interface Props {
@@ -36,7 +36,7 @@ export function RichMenu({ model, chosen, label, slots, readOnly, onChoose }: Pr
   });
   return (
     <span className={styles.rich} data-unit="menu" data-unit-key={model.responseIdentifier}>
-      <Press
+      <Button
         {...menu.getToggleButtonProps({ disabled: readOnly })}
         className={styles.richButton}
         aria-labelledby={undefined}
@@ -44,7 +44,7 @@ export function RichMenu({ model, chosen, label, slots, readOnly, onChoose }: Pr
       >
         {current ? <ContentView content={current.content} slots={slots} /> : t('choose')}
         <ChevronDown size="1.1em" aria-hidden="true" />
-      </Press>
+      </Button>
       <span
         {...menu.getMenuProps({ 'aria-label': label, 'aria-labelledby': undefined })}
         className={styles.richList}

@@ -12,7 +12,7 @@ import { QUIET, useDragSensors } from '../shared/placing/dragging';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './order.module.css';
-import { Press } from '../../kit/Button';
+import { Button, Press } from '../../kit/Button';
 
 /** A list to be put in order, by dragging or by the arrows beside each line; "not set yet" until it is the student's own. */
 export function OrderAll(props: InteractionProps<OrderModel>) {
@@ -67,9 +67,7 @@ export function OrderAll(props: InteractionProps<OrderModel>) {
       {!isSet && (
         <p className={styles.unset}>
           {t('notSet')}
-          <Press className={styles.keep} onClick={() => onAnswer(order)}>
-            {t('keep')}
-          </Press>
+          <Button onClick={() => onAnswer(order)}>{t('keep')}</Button>
         </p>
       )}
     </Task>

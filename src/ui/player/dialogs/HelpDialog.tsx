@@ -30,10 +30,10 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
       <ContentView content={test.directions} slots={{ assetUrl }} />
       {test.parts.flatMap(({ sections }) =>
         sections.map(
-          ({ identifier, title, directions, items }) =>
+          ({ title, directions, items }) =>
             directions.length > 0 && (
-              <section key={`${identifier} ${items[0] ?? ''}`}>
-                <h4>{title}</h4>
+              <section key={items[0]}>
+                {title !== '' && <h4>{title}</h4>}
                 <ContentView content={directions} slots={{ assetUrl }} />
               </section>
             ),

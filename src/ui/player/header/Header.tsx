@@ -29,7 +29,7 @@ export const Header = memo(function Header() {
         <Mark className={styles.mark} />
         <div className={styles.title}>
           <h1>{test.title}</h1>
-          <p>{section === undefined ? studentName : t('about', { section, name: studentName })}</p>
+          <p>{section ? t('about', { section, name: studentName }) : studentName}</p>
         </div>
         <SaveSign />
         <TimeLeft />

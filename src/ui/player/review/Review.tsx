@@ -11,7 +11,7 @@ import { reviewUnits } from '../sheets/units';
 import { useOverview } from '../trail/useOverview';
 import { useProgressWords } from '../useProgressWords';
 import styles from './review.module.css';
-import { Press } from '../../kit/Button';
+import { Button, Press } from '../../kit/Button';
 
 type Filter = 'all' | 'unfinished' | 'flagged';
 const FILTERS: readonly Filter[] = ['all', 'unfinished', 'flagged'];
@@ -53,9 +53,9 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
         <p>{unfinished === 0 ? t('allDone') : t('some', { count: unfinished, total: questions.length })}</p>
         <div className={styles.filters} role="group" aria-label={t('filter')}>
           {FILTERS.map((one) => (
-            <Press key={one} aria-pressed={filter === one} onClick={() => setFilter(one)}>
+            <Button key={one} aria-pressed={filter === one} onClick={() => setFilter(one)}>
               {t(`filters.${one}`, { count: questions.filter(fits[one]).length })}
-            </Press>
+            </Button>
           ))}
         </div>
       </header>
@@ -85,16 +85,16 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
       )}
       <footer className={styles.foot}>
         {here && (
-          <Press className={styles.back} onClick={() => onGo(here.ref)}>
+          <Button look="way" onClick={() => onGo(here.ref)}>
             <ArrowLeft size="1.15em" aria-hidden="true" />
             {t('backTo', { number: here.number })}
-          </Press>
+          </Button>
         )}
         <span className={styles.note}>{t('note')}</span>
-        <Press className={styles.handIn} onClick={() => setAsking(true)}>
+        <Button look="main" onClick={() => setAsking(true)}>
           <Send size="1.15em" aria-hidden="true" />
           {t('handIn')}
-        </Press>
+        </Button>
       </footer>
       <HandInDialog
         open={asking}

@@ -44,10 +44,16 @@ export function Trail({ current, onGo, onReview }: Props) {
         <div className={styles.line}>
           {test.parts.flatMap((part) =>
             part.sections.map((section) => (
-              <section key={section.identifier} className={styles.section} aria-label={section.title}>
-                <p className={styles.legend} aria-hidden="true">
-                  {section.title}
-                </p>
+              <section
+                key={section.items[0]}
+                className={styles.section}
+                aria-label={section.title || undefined}
+              >
+                {section.title !== '' && (
+                  <p className={styles.legend} aria-hidden="true">
+                    {section.title}
+                  </p>
+                )}
                 <ol className={styles.stops}>
                   {section.items.map((ref) => {
                     const question = byRef.get(ref);
