@@ -31,6 +31,35 @@ test('what lies below the edge is named, and a question with a never-seen choice
   await expect(page.getByRole('heading', { name: 'Question 4', exact: true })).toBeVisible();
 });
 
+test('the sign of what is below lies on nothing, and gives the focus on when the end is reached', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 620 });
+  await startTest(page, app);
+  const sign = page.getByRole('button', { name: /more paragraphs?/ });
+  await expect(sign).toBeVisible();
+  const room = () =>
+    page
+      .locator('[data-sheet=passage] [role=region]')
+      .evaluate((text) => text.getBoundingClientRect().bottom);
+  const [edge, box] = [await room(), await sign.boundingBox()];
+  expect(box?.y).toBeGreaterThanOrEqual(edge);
+  await sign.focus();
+  for (let i = 0; i < 12 && (await sign.isVisible()); i += 1) {
+    const before = await page
+      .locator('[data-sheet=passage] [role=region]')
+      .evaluate((text) => text.scrollTop);
+    await page.keyboard.press('Enter');
+    await expect
+      .poll(() => page.locator('[data-sheet=passage] [role=region]').evaluate((text) => text.scrollTop))
+      .toBeGreaterThan(before);
+  }
+  await expect(sign).toBeHidden();
+  await expect(page.getByRole('region', { name: 'Passage: The short light' }).last()).toBeFocused();
+  expect(await room()).toBe(edge);
+});
+
 test('states by shape and words; a fourth of three is answered with what to do', async ({ page, app }) => {
   await startTest(page, app);
   const trail = page.getByRole('navigation', { name: 'Question trail' });

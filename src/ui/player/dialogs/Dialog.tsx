@@ -1,6 +1,7 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import type { ComponentType, ReactNode } from 'react';
+import { useFocusBack } from '../../kit/useFocusBack';
 import { useLater } from '../../kit/useLater';
 
 export interface DialogAction {
@@ -26,5 +27,13 @@ export const preloadDialogs = (): Promise<unknown> => load();
 /** Ant Design's dialog, loaded after the question screen stands. */
 export function Dialog(props: DialogProps) {
   const { value: AntDialog } = useLater(load, props.open);
-  return props.open && AntDialog ? <AntDialog {...props} /> : null;
+  return props.open && AntDialog ? <OpenDialog AntDialog={AntDialog} {...props} /> : null;
+}
+
+function OpenDialog({
+  AntDialog,
+  ...props
+}: DialogProps & { readonly AntDialog: ComponentType<DialogProps> }) {
+  useFocusBack();
+  return <AntDialog {...props} />;
 }

@@ -3,6 +3,7 @@
 import { useRef, type ReactNode, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { Boundary } from '../../kit/Boundary';
+import { useFocusKept } from '../../kit/useFocusKept';
 import { SHEET_LAYERS } from '../../tools';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { MoreBelow } from './MoreBelow';
@@ -36,6 +37,7 @@ export function Sheet({
   const t = useTranslations('player');
   const { layout } = usePlayer();
   const ownRef = useRef<HTMLDivElement>(null);
+  useFocusKept(contentRef);
   const narrow = layout === 'narrow';
   return (
     <section className={styles.sheet} aria-label={label} data-sheet={sheet} data-narrow={narrow || undefined}>
@@ -44,7 +46,7 @@ export function Sheet({
         <div
           ref={narrow ? ownRef : (scrollerRef as RefObject<HTMLDivElement>)}
           className={styles.scroll}
-          tabIndex={narrow ? undefined : 0}
+          tabIndex={narrow ? -1 : 0}
           role="region"
           aria-label={label}
         >

@@ -6,10 +6,12 @@ import { isBelow, type Unit, type UnitKind } from './units';
 /** What lies below the edge of a sheet: how many of each kind, the first of them, and whether anything does at all. */
 export interface Hidden {
   readonly any: boolean;
+  /** Whether all of it never fits: the sign then has its place, whatever is hidden just now. */
+  readonly long: boolean;
   readonly counts: Partial<Record<UnitKind, number>>;
   readonly parts: readonly string[];
 }
-const NOTHING: Hidden = { any: false, counts: {}, parts: [] };
+const NOTHING: Hidden = { any: false, long: false, counts: {}, parts: [] };
 /** A rest of less than this many pixels is only padding. */
 const SLACK = 12;
 
@@ -22,8 +24,11 @@ function lowest(content: HTMLElement): number {
 }
 
 function look(scroller: HTMLElement, content: HTMLElement, units: (root: HTMLElement) => Unit[]): Hidden {
+  // Measured against all the room there is, the sign's own included: so that it never makes itself necessary.
+  const room = scroller.parentElement?.clientHeight ?? scroller.clientHeight;
+  const long = scroller.scrollHeight - Math.max(room, scroller.clientHeight) > SLACK;
   const rest = scroller.scrollHeight - scroller.clientHeight - scroller.scrollTop;
-  if (rest <= SLACK) return NOTHING;
+  if (!long || rest <= SLACK) return { ...NOTHING, long };
   const edge = scroller.getBoundingClientRect().top + scroller.clientHeight;
   const below = units(content).filter((unit) => isBelow(unit, edge));
   const counts: Partial<Record<UnitKind, number>> = {};
@@ -31,6 +36,7 @@ function look(scroller: HTMLElement, content: HTMLElement, units: (root: HTMLEle
   const contentBelow = lowest(content) - edge > SLACK;
   return {
     any: contentBelow,
+    long,
     counts,
     parts: below.filter((unit) => unit.kind === 'part').map((unit) => unit.label),
   };

@@ -1,0 +1,125 @@
+import type { Locator, Page } from '@playwright/test';
+import { EVERY_KIND, expect, goTo, ready, startTest, test } from './app';
+
+/** How many questions the test of every kind has; the walk says so when it changes. */
+const QUESTIONS = 57;
+const CONTROLS =
+  ':is(button, [role=button], [role=radio], [role=checkbox], [role=option], [role=slider], [role=gridcell], input, select)';
+/** Where the walk would leave its question, or wait for a file. */
+const LEADS_AWAY = /^(Back|Next|Look over|Answers)/;
+
+const nameOf = (control: Locator) =>
+  control.evaluate(
+    (one) =>
+      `${one.getAttribute('aria-label') ?? one.getAttribute('title') ?? one.textContent} <${one.tagName.toLowerCase()} ${one.getAttribute('type') ?? ''}>`,
+  );
+/** Whether something has the focus, once what the press set going has come to rest. */
+async function held(page: Page): Promise<boolean> {
+  const lost = () => document.activeElement === null || document.activeElement === document.body;
+  return page.waitForFunction(`!(${lost.toString()})()`, undefined, { timeout: 1_500 }).then(
+    () => true,
+    () => false,
+  );
+}
+/** The control is focused and pressed as its kind is pressed by keys; false when it takes no focus. */
+async function press(page: Page, control: Locator): Promise<boolean> {
+  const way = await control.evaluate((one: HTMLElement) => {
+    one.focus();
+    if (document.activeElement !== one) return null;
+    return one.matches('input, [role=radio], [role=checkbox], [role=option]') ? 'Space' : 'Enter';
+  });
+  if (way === null) return false;
+  await page.keyboard.press(way);
+  // What the press changes is drawn by the next frames.
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  return true;
+}
+
+test('whatever is pressed in any of the questions, the focus is on something afterwards', async ({
+  page,
+  app,
+}) => {
+  test.setTimeout(600_000);
+  await page.setViewportSize({ width: 1280, height: 1200 });
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  const lost: string[] = [];
+  let pressed = 0;
+  for (let question = 1; question <= QUESTIONS; question += 1) {
+    await goTo(page, question);
+    const controls = page.locator('[data-sheet=question]').locator(CONTROLS);
+    const done = new Set<string>();
+    for (let i = 0; i < (await controls.count()) && done.size < 24; i += 1) {
+      const control = controls.nth(i);
+      const name = await nameOf(control).catch(() => null);
+      if (name === null || LEADS_AWAY.test(name) || name.includes(' file>') || done.has(name)) continue;
+      done.add(name);
+      if (!(await press(page, control).catch(() => false))) continue;
+      pressed += 1;
+      const dialog = page.getByRole('dialog');
+      if ((await dialog.count()) > 0) {
+        await page.keyboard.press('Escape');
+        await expect(dialog).toBeHidden();
+      }
+      if (!(await held(page))) lost.push(`${question}: ${name}`);
+      await goTo(page, question);
+    }
+  }
+  expect(lost).toEqual([]);
+  // The walk really went through the questions.
+  expect(pressed).toBeGreaterThan(QUESTIONS * 4);
+});
+
+test('closing a dialog gives the focus back to what opened it, by Escape, by its cross and by its last button', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  await goTo(page, 4);
+  for (const opener of ['Help', 'Stop for now', 'How to answer'])
+    for (const close of ['Escape', 'cross', 'button']) {
+      const button = page.getByRole('button', { name: opener, exact: true });
+      await button.focus();
+      await page.keyboard.press('Enter');
+      const dialog = page.getByRole('dialog');
+      await expect(dialog).toBeVisible();
+      if (close === 'Escape') await page.keyboard.press('Escape');
+      else if (close === 'cross')
+        await dialog.getByRole('button', { name: 'Close', exact: true }).first().press('Enter');
+      else
+        await dialog
+          .getByRole('button', { name: /^(Close|Go on with the test)$/ })
+          .last()
+          .press('Enter');
+      await expect(dialog).toBeHidden();
+      await expect(button, `${opener} closed by ${close}`).toBeFocused();
+    }
+});
+
+test('opening, using and closing each tool never leaves the focus on nothing', async ({ page, app }) => {
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  await goTo(page, 4);
+  const tools = page.getByRole('complementary', { name: 'Tools' }).locator('[data-tool]');
+  const count = await tools.count();
+  expect(count).toBeGreaterThan(3);
+  for (let i = 0; i < count; i += 1) {
+    const tool = tools.nth(i);
+    await press(page, tool);
+    expect(await held(page), `${await nameOf(tool)} opened`).toBe(true);
+    const inside = page.getByRole('complementary', { name: 'Tools' }).locator(`${CONTROLS}:not([data-tool])`);
+    for (let k = 0; k < (await inside.count()) && k < 20; k += 1) {
+      const control = inside.nth(k);
+      const name = await nameOf(control);
+      if (!(await press(page, control))) continue;
+      expect(await held(page), `${await nameOf(tool)}: ${name}`).toBe(true);
+    }
+    if (
+      (await tool.getAttribute('aria-expanded')) === 'true' ||
+      (await tool.getAttribute('aria-pressed')) === 'true'
+    )
+      await press(page, tool);
+    expect(await held(page), `${await nameOf(tool)} closed`).toBe(true);
+  }
+});
