@@ -11,7 +11,7 @@ let seq = 0;
 const answered = (
   at: number,
   value: string | null,
-  how: 'edit' | 'typing' | 'happened' | 'undo' | 'redo' | 'start-over' = 'edit',
+  how: 'edit' | 'typing' | 'moving' | 'happened' | 'undo' | 'redo' | 'start-over' = 'edit',
 ): BrowserEvent => {
   seq += 1;
   return { type: 'answered', device: 'd', seq, at, item: 'q1', responses: { R: value }, how };
@@ -108,7 +108,7 @@ const anyEvent: fc.Arbitrary<Unnumbered> = fc.oneof(
     at: moment,
     item,
     responses: fc.dictionary(fc.constantFrom('R', 'S', '__proto__'), fc.option(fc.string()), { minKeys: 1 }),
-    how: fc.constantFrom('edit', 'typing', 'happened', 'undo', 'redo', 'start-over'),
+    how: fc.constantFrom('edit', 'typing', 'moving', 'happened', 'undo', 'redo', 'start-over'),
   }),
   fc.record({ type: fc.constant('opened' as const), at: moment, item }),
   fc.record({ type: fc.constant('flagged' as const), at: moment, item, on: fc.boolean() }),

@@ -1,5 +1,5 @@
 import { paint } from '../annotate/ranges';
-import { responseTexts } from '../content/response';
+import { responseTexts, type RawResponse } from '../content/response';
 import { SERVER, type AttemptEvent, type BrowserEvent } from './events';
 import { may } from './may';
 import {
@@ -16,8 +16,12 @@ import type { Millis } from './timing';
 
 /** Steps of undo kept per question. */
 const UNDO_DEPTH = 60;
-/** Letters typed within this of one another are one step of undo. */
+/** Letters of one word typed within this of one another are one step of undo. */
 const TYPING_PAUSE = 1500;
+
+/** Words of a text being written, its markup left aside. */
+const wordCount = (response: RawResponse): number =>
+  responseTexts(response).join(' ').replace(/<[^>]*>/g, ' ').match(/\S+/g)?.length ?? 0;
 
 type Answered = Extract<AttemptEvent, { type: 'answered' }>;
 
@@ -60,10 +64,15 @@ function answer(item: ItemState, event: Answered): Partial<ItemState> {
   const past = [...item.past, item.responses].slice(-UNDO_DEPTH);
   if (event.how === 'redo') return { ...base, typing: null, past, future: item.future.slice(1) };
   if (event.how === 'typing') {
-    const typing = { response: only, at: event.at };
-    const goesOn = item.typing?.response === only && event.at - item.typing.at < TYPING_PAUSE;
+    const typing = { response: only, at: event.at, words: wordCount(changes[only] ?? null) };
+    const goesOn =
+      item.typing?.response === only &&
+      item.typing.words === typing.words &&
+      event.at - item.typing.at < TYPING_PAUSE;
     return { ...base, typing, past: goesOn ? item.past : past, future: [] };
   }
+  // The gesture's first change made the step; what follows in it is that step still.
+  if (event.how === 'moving' && item.past.length > 0) return { ...base, typing: null, future: [] };
   return { ...base, typing: null, past, future: [] };
 }
 

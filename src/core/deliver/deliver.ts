@@ -52,7 +52,7 @@ export function deliverItem(
   item: Item,
   ref: string,
   attemptSeed: string,
-  { tries = null, showFeedback = false, session = null }: Delivery = {},
+  { tries = null, checksWhole = false, showFeedback = false, session = null }: Delivery = {},
 ): DeliveredItem {
   const seed = itemSeed(attemptSeed, ref);
   const variables = prepareItem(item, seed);
@@ -73,6 +73,7 @@ export function deliverItem(
     stimuli: item.stimuli,
     points: maximumScore(item, seed),
     tries,
+    checksWhole,
     feedback: item.feedback
       .filter(
         (one) =>
@@ -84,6 +85,7 @@ export function deliverItem(
 
 interface Delivery {
   readonly tries?: number | null;
+  readonly checksWhole?: boolean;
   readonly showFeedback?: boolean;
   readonly session?: ItemSession | null;
 }
@@ -152,6 +154,7 @@ export function deliverTest(
     if (!item) return;
     const one = deliverItem(item, ref, form.seed, {
       tries: triesOf(item, source.sessionControl, part.submission),
+      checksWhole: source.sessionControl.validateResponses,
       showFeedback: source.sessionControl.showFeedback,
       session: sessions.get(ref) ?? null,
     });

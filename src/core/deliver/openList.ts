@@ -13,7 +13,7 @@ const UNRULED = { preConditions: [], branchRules: [] };
 /**
  * A test as the student's screens give it today: one open list of its questions, whatever parts, order, rules and limits it
  * asks for besides the time of the whole. Importing names what that leaves out (`qti/heldBack`). Scores are worked out of the
- * same list, so that every answer the screens take counts.
+ * same list, so that every answer the screens take counts. `validate-responses` is kept where an answer is checked.
  */
 export function openList(test: Test): Test {
   const [first] = test.parts;
@@ -37,7 +37,6 @@ export function openList(test: Test): Test {
       sessionControl: {
         ...one.sessionControl,
         allowSkipping: true,
-        validateResponses: false,
         // Among questions that can be checked, one of a simultaneous part still cannot.
         ...(individual && part.submission === 'simultaneous' ? { maxAttempts: 1, showFeedback: false } : {}),
       },

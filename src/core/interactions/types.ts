@@ -39,6 +39,8 @@ export interface InteractionKind<Model extends InteractionBase = InteractionMode
   optional?(model: Model): boolean;
   /** Its response says what happened, not what was answered: undo and starting over leave it alone, a limit stays a limit. */
   readonly happens?: boolean;
+  /** What of an answer is scored, where part of it may be only begun (`begun.ts`). */
+  finished?(response: RawResponse): RawResponse;
   progress(model: Model, response: RawResponse, shape: ResponseShape): Progress;
   /** What is wrong with texts that are not all blank, of the declared shape; null for what a student can give. */
   fault(model: Model, texts: readonly string[], shape: ResponseShape): Fault | null;

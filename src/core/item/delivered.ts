@@ -12,6 +12,8 @@ export interface DeliveredItem {
   readonly points: number | null;
   /** How often the answer may be checked on the way: null = not at all, 0 = any number of times. */
   readonly tries: number | null;
+  /** Only a finished answer is checked (QTI 3.0, `validate-responses`). */
+  readonly checksWhole: boolean;
   /** What the last check had to say. */
   readonly feedback: readonly { readonly title: string; readonly content: Content }[];
 }

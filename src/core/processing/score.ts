@@ -6,6 +6,7 @@ import { own } from '../own';
 import * as v from '../content/value';
 import type { Value } from '../content/value';
 import type { ProgressState } from '../interactions/types';
+import { interactionOf } from '../interactions';
 import { seededRandom } from '../content/random';
 import type { Variable } from './context';
 import { mappingMaximum } from './mapping';
@@ -208,11 +209,13 @@ export function untouchedScore(item: Item, context: ScoringContext = {}): ItemSc
 
 /** Scores one response to an item. Never throws for anything a student can send. */
 export function scoreItem(item: Item, responses: RawResponses, context: ScoringContext = {}): ItemScore {
+  const kinds = new Map(interactionsOf(item.body).map((one) => [one.responseIdentifier, one.type]));
   const values = new Map(
-    item.responses.map((declared) => [
-      declared.identifier,
-      readResponse(own(responses, declared.identifier) ?? null, declared).value,
-    ]),
+    item.responses.map((declared) => {
+      const given = own(responses, declared.identifier) ?? null;
+      const kind = interactionOf(kinds.get(declared.identifier) ?? '');
+      return [declared.identifier, readResponse(kind?.finished?.(given) ?? given, declared).value];
+    }),
   );
   return scoreOf(item, run(item, values, context), values, responses, context);
 }

@@ -26,8 +26,11 @@ const answered = z.object({
   item: name,
   /** The responses that change, with their new values. */
   responses: z.record(name, rawResponse),
-  /** `happened`: no answer but a fact (a sound was played); it is not undone. */
-  how: z.enum(['edit', 'typing', 'happened', 'undo', 'redo', 'start-over']),
+  /**
+   * `typing`: part of a text being written; `moving`: goes on with the gesture whose first change was an `edit` (a handle being
+   * dragged, a key held down); `happened`: no answer but a fact (a sound was played), it is not undone.
+   */
+  how: z.enum(['edit', 'typing', 'moving', 'happened', 'undo', 'redo', 'start-over']),
 });
 const opened = z.object({ ...stamp, type: z.literal('opened'), item: name });
 const flagged = z.object({ ...stamp, type: z.literal('flagged'), item: name, on: z.boolean() });

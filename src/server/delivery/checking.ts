@@ -55,6 +55,7 @@ export function checkItem(
       return {
         item: deliverItem(item, ref, attempt.seed, {
           tries: allowed,
+          checksWhole: source.sessionControl.validateResponses,
           showFeedback: source.sessionControl.showFeedback,
           session: { tries, outcomes: after?.score?.outcomes ?? {} },
         }),

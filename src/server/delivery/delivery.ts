@@ -188,7 +188,7 @@ function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: n
 
 /**
  * Hands in: the answers are scored and the attempt is over. Again is harmless.
- * @throws Refusal `moved` when another browser has the attempt, `needs-answer` and its kin where the test holds it
+ * @throws Refusal `moved` when another browser has the attempt
  */
 export function handIn(
   db: Db,
@@ -204,11 +204,6 @@ export function handIn(
     if (attempt.phase === 'handed-in') return;
     if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
     if (reason === 'time' && !isOver(timingOf(attempt), now + GRACE)) throw new Refusal('bad-input', 409);
-    if (reason === 'asked' && attempt.phase === 'running') {
-      const refused = sittingOf(db, attempt, now).may({ do: 'hand-in' });
-      if (refused === 'needs-answer' || refused === 'not-valid' || refused === 'too-early')
-        throw new Refusal(refused, 409);
-    }
     handInNow(db, attempt, reason, now);
   }).immediate();
 }

@@ -9,7 +9,7 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
   readonly model: Model;
   readonly response: RawResponse;
   readonly shape: ResponseShape;
-  /** Gives an answer. `typing` steps are put together for undo; what `happened` is not undone. */
+  /** Gives an answer. `typing` steps are put together for undo, a word each; what `happened` is not undone. */
   readonly onAnswer: (response: RawResponse, how?: 'edit' | 'typing' | 'happened') => void;
   /** Shown to be looked at, not to be answered: after handing in, in "How to answer", when a question is closed. */
   readonly readOnly: boolean;

@@ -4,9 +4,16 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 
 /**
  * Text being typed: shown at once, given as an answer after a short pause and at the latest when the box is left, the
- * question is left or the page goes away. An answer that changes from outside (undo, another device) replaces the text.
+ * question is left or the page goes away. An answer that changes from outside (undo, another device) replaces the text; one that is
+ * only the text as it is kept (a blank at its end left off, maths written in another way) never does: it is still being written.
+ * @param asKept how a text comes back once it was given
  */
-export function useTypedAnswer(answer: string, give: (text: string) => void, pauseMs: number) {
+export function useTypedAnswer(
+  answer: string,
+  give: (text: string) => void,
+  pauseMs: number,
+  asKept: (text: string) => string = (text) => text,
+) {
   const [draft, setDraft] = useState(answer);
   const given = useRef(answer);
   const pending = useRef<{ text: string; timer: ReturnType<typeof setTimeout> } | null>(null);
@@ -24,8 +31,12 @@ export function useTypedAnswer(answer: string, give: (text: string) => void, pau
     giveRef.current(waiting.text);
   }, []);
 
+  const asKeptRef = useRef(asKept);
   useEffect(() => {
-    if (pending.current || answer === given.current) return;
+    asKeptRef.current = asKept;
+  });
+  useEffect(() => {
+    if (pending.current || answer === asKeptRef.current(given.current)) return;
     given.current = answer;
     setDraft(answer);
   }, [answer]);

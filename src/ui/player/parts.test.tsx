@@ -18,7 +18,14 @@ beforeAll(() => {
   Element.prototype.scrollIntoView = () => undefined;
 });
 const none = () => undefined;
-const NOT_CHECKED: Checking = { closed: false, busy: false, words: null, check: none };
+const NOT_CHECKED: Checking = {
+  closed: false,
+  busy: false,
+  words: null,
+  asked: null,
+  check: none,
+  reply: none,
+};
 const questions = () => ['Q1', 'Q2', 'Q3', 'Q4'].map((ref) => someQuestion(ref));
 const TWO_PARTS = `
   <qti-response-declaration identifier="A1" cardinality="multiple" base-type="identifier"/><qti-response-declaration identifier="B1" cardinality="single" base-type="float"/>

@@ -17,6 +17,8 @@ import type { Transport } from '../attempt/session/transport';
 export interface TestPlayer {
   readonly session: AttemptSession;
   readonly said: readonly string[];
+  /** What was asked to be checked, by which button. */
+  readonly checked: readonly { readonly ref: string; readonly by: string | null }[];
   readonly show: (part: ReactNode) => void;
 }
 
@@ -87,6 +89,7 @@ export function testPlayer(
     { set: () => null, clear: () => undefined },
   );
   const said: string[] = [];
+  const checked: { ref: string; by: string | null }[] = [];
   const value: PlayerValue = {
     session,
     test,
@@ -97,7 +100,10 @@ export function testPlayer(
     assetUrl: (path) => path,
     announce: (words) => said.push(words),
     dispatch: (action) => session.dispatch(action),
-    check: () => Promise.resolve(false),
+    check: (ref, by) => {
+      checked.push({ ref, by });
+      return Promise.resolve(true);
+    },
   };
   const show = (part: ReactNode) => {
     render(
@@ -106,5 +112,5 @@ export function testPlayer(
       </IntlProvider>,
     );
   };
-  return { session, said, show };
+  return { session, said, checked, show };
 }

@@ -18,6 +18,15 @@ export interface Figure {
   readonly closed?: boolean;
 }
 
+/** A figure being drawn: the handles set so far. */
+export interface Begun {
+  readonly tool: PlaneTool;
+  readonly points: readonly PlanePoint[];
+}
+
+/** Most corners of a shape. */
+export const MAX_CORNERS = 100;
+
 /** Handles a figure has; polygons take three or more. */
 export const HANDLES: Readonly<Record<PlaneTool, number>> = {
   point: 1,
@@ -41,6 +50,11 @@ export function figureText({ tool, points, inside, closed }: Figure): string {
   return `${tool.toUpperCase()}(${list}${side})`;
 }
 
+const toNumbers = (point: { x: q.Rational; y: q.Rational }): PlanePoint => ({
+  x: q.toNumber(point.x),
+  y: q.toNumber(point.y),
+});
+
 /** The figure a text draws, every corner kept; null when it cannot be read. */
 export function readFigure(text: string): Figure | null {
   const [, name, body] = /^\s*([A-Z]+)\s*\(([^()]*)\)\s*$/i.exec(text.slice(0, 5000)) ?? [];
@@ -50,19 +64,35 @@ export function readFigure(text: string): Figure | null {
   const exact = readPoints(list);
   const wanted = HANDLES[tool];
   if (!exact || (tool === 'polygon' ? exact.length < wanted : exact.length !== wanted)) return null;
-  const toNumbers = (point: { x: q.Rational; y: q.Rational }): PlanePoint => ({
-    x: q.toNumber(point.x),
-    y: q.toNumber(point.y),
-  });
   const points = exact.map(toNumbers);
   if (tool !== 'halfplane') return { tool, points };
   const inside = insideText === undefined ? null : readPoint(insideText);
   return inside && { tool, points, inside: toNumbers(inside), closed: how?.trim() === 'closed' };
 }
 
+/** A figure being drawn as `begun.ts` keeps it: `polygon 0 0,4 0`. */
+export const beganText = ({ tool, points }: Begun): string => `${tool} ${points.map(pointText).join(',')}`;
+
+/** Reads it back; null when it is none. */
+export function readBegun(text: string): Begun | null {
+  const [, name, list = ''] = /^\s*([a-z]+)\s+([^]*)$/i.exec(text.slice(0, 5000)) ?? [];
+  const tool = PLANE_TOOLS.find((one) => one === name);
+  const points = readPoints(list);
+  return tool && points ? { tool, points: points.map(toNumbers) } : null;
+}
+
+/** Whether the handles are some of a figure and not all: different ones, too few for anything but an open shape or edge. */
+export function isBegun({ tool, points }: Begun): boolean {
+  const most = { point: 0, segment: 1, line: 1, ray: 1, polygon: MAX_CORNERS, halfplane: 2 }[tool];
+  return points.length > 0 && points.length <= most && areDistinct(points);
+}
+
 /** Whether two points are one, but for the noise of floats. */
 export const samePlace = (a: PlanePoint, b: PlanePoint): boolean =>
   Math.abs(a.x - b.x) < 1e-9 && Math.abs(a.y - b.y) < 1e-9;
+
+const areDistinct = (points: readonly PlanePoint[]): boolean =>
+  points.every((point, i) => !points.slice(i + 1).some((other) => samePlace(point, other)));
 
 /** Which side of the line through a and b a point lies on: above 0 on one, below on the other, 0 on the line. */
 export const sideOfLine = (point: PlanePoint, a: PlanePoint, b: PlanePoint): number =>
@@ -71,9 +101,8 @@ export const sideOfLine = (point: PlanePoint, a: PlanePoint, b: PlanePoint): num
 /** Whether the handles make a figure: two different points for a line, no corner twice for a polygon. */
 export function isFigure({ tool, points, inside }: Figure): boolean {
   if (points.length < HANDLES[tool]) return false;
-  const distinct = points.every((point, i) => !points.slice(i + 1).some((other) => samePlace(point, other)));
   const [a, b] = points;
-  if (!distinct) return false;
+  if (!areDistinct(points)) return false;
   if (tool !== 'halfplane') return true;
   return a !== undefined && b !== undefined && inside !== undefined && sideOfLine(inside, a, b) !== 0;
 }

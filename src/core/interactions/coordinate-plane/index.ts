@@ -3,7 +3,19 @@ import { defineKind, partial, empty, type InteractionBase } from '../types';
 import { responseTexts, type RawResponse } from '../../content/response';
 import { countProgress, type Counts } from '../counts';
 import { exactOf } from '../quantity';
-import { figureText, isFigure, readFigure, type Figure, type PlanePoint, type PlaneTool } from './figures';
+import { finishedOnly, splitBegun, withBegun } from '../begun';
+import {
+  beganText,
+  figureText,
+  isBegun,
+  isFigure,
+  readBegun,
+  readFigure,
+  type Begun,
+  type Figure,
+  type PlanePoint,
+  type PlaneTool,
+} from './figures';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -27,12 +39,19 @@ export interface CoordinatePlaneModel extends InteractionBase {
   readonly counts: Counts;
 }
 
-/** The figures of an answer, in the order they were drawn. */
+/** The finished figures of an answer, in the order they were drawn. */
 export const figuresOf = (response: RawResponse): Figure[] =>
-  responseTexts(response).flatMap((text) => readFigure(text) ?? []);
+  splitBegun(response).finished.flatMap((text) => readFigure(text) ?? []);
 
-export const figuresResponse = (figures: readonly Figure[]): RawResponse =>
-  figures.length > 0 ? figures.map(figureText) : null;
+/** The figure of an answer that is being drawn; null when none is. */
+export const begunOf = (response: RawResponse): Begun | null => {
+  const { begun } = splitBegun(response);
+  return begun === null ? null : readBegun(begun);
+};
+
+/** The answer for what is drawn and what is being drawn. */
+export const figuresResponse = (figures: readonly Figure[], begun: Begun | null = null): RawResponse =>
+  withBegun(figures.map(figureText), begun && beganText(begun));
 
 const onGrid = (value: number, { min, max }: Axis, snap: number): number => {
   const free = Math.max(min, Math.min(max, value));
@@ -63,6 +82,14 @@ export type DrawMove =
   | { readonly kind: 'none' }
   | { readonly kind: 'full'; readonly maximum: number };
 
+/** Goes on drawing a figure; null gives it up. One that would be over the maximum is not begun. */
+export function begin(model: CoordinatePlaneModel, response: RawResponse, begun: Begun | null): DrawMove {
+  const figures = figuresOf(response);
+  const { maximum } = model.counts;
+  if (begun && maximum > 1 && figures.length >= maximum) return { kind: 'full', maximum };
+  return { kind: 'changed', response: figuresResponse(figures, begun) };
+}
+
 /** Adds a figure; one over the maximum changes nothing and says so, and where one is wanted the new one takes its place. */
 export function draw(model: CoordinatePlaneModel, response: RawResponse, figure: Figure): DrawMove {
   if (!isFigure(figure)) return { kind: 'none' };
@@ -76,37 +103,43 @@ export function draw(model: CoordinatePlaneModel, response: RawResponse, figure:
 /** Changes one figure (null takes it away); a change that leaves no figure (two handles in one place) is not made. */
 export function redraw(response: RawResponse, index: number, figure: Figure | null): DrawMove {
   const figures = figuresOf(response);
-  if (figure === null)
-    return { kind: 'changed', response: figuresResponse(figures.filter((_, i) => i !== index)) };
-  if (!isFigure(figure)) return { kind: 'none' };
-  return {
-    kind: 'changed',
-    response: figuresResponse(figures.map((one, i) => (i === index ? figure : one))),
-  };
+  if (figure && !isFigure(figure)) return { kind: 'none' };
+  const next = figures.flatMap((one, i) => (i === index ? (figure ?? []) : one));
+  return { kind: 'changed', response: figuresResponse(next, begunOf(response)) };
 }
 
 export const MAX_LINES = 120;
+
+/** What is missing of a figure being drawn. */
+const UNFINISHED: Readonly<Partial<Record<PlaneTool, string>>> = {
+  polygon: 'shapeOpen',
+  halfplane: 'halfplaneOpen',
+};
 
 /** Our `coordinate-plane` (items.md, "Interactions of our own"). */
 export const coordinatePlane = defineKind<CoordinatePlaneModel>({
   type: 'coordinate-plane',
   inline: false,
+  finished: finishedOnly,
   progress(model, response) {
-    const texts = responseTexts(response);
-    if (texts.length === 0) return empty('nothingDrawn');
+    if (responseTexts(response).length === 0) return empty('nothingDrawn');
+    const { finished, begun } = splitBegun(response);
     const figures = figuresOf(response);
-    if (figures.length < texts.length) return partial('notReadable');
+    if (figures.length < finished.length) return partial('notReadable');
+    if (begun !== null) return partial(UNFINISHED[begunOf(response)?.tool ?? 'line'] ?? 'figureOpen');
     const { minimum } = model.counts;
     if (figures.length < minimum) return partial('drawn', { wanted: minimum, drawn: figures.length });
     return countProgress(figures.length, model.counts);
   },
   fault(model, texts) {
+    const { finished, begun } = splitBegun(texts);
     const figures = figuresOf(texts);
-    const drawable = (figure: Figure) =>
-      model.tools.includes(figure.tool) &&
-      isFigure(figure) &&
-      figure.points.every((point) => isOnPlane(model, point));
-    if (figures.length < texts.length || !figures.every(drawable)) return 'impossible';
+    const drawable = ({ tool, points }: Begun) =>
+      model.tools.includes(tool) && points.every((point) => isOnPlane(model, point));
+    if (figures.length < finished.length) return 'impossible';
+    if (!figures.every((figure) => isFigure(figure) && drawable(figure))) return 'impossible';
+    const unfinished = begunOf(texts);
+    if (begun !== null && !(unfinished && isBegun(unfinished) && drawable(unfinished))) return 'impossible';
     return model.counts.maximum > 0 && figures.length > model.counts.maximum ? 'too-many' : null;
   },
 });

@@ -5,7 +5,9 @@ import { responseTexts, type RawResponse } from '../../content/response';
 import type { Rational } from '../../math/rational';
 import { countProgress, type Counts } from '../counts';
 import { exactOf, floatText } from '../quantity';
-import { scaleOf, ticksOf, type Scale } from './ticks';
+import { finishedOnly, splitBegun } from '../begun';
+import { startOf } from './spans';
+import { scaleOf, stepFrom, ticksOf, type Scale } from './ticks';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -35,13 +37,37 @@ export function pointsOn({ scale }: NumberLineModel, response: RawResponse): Rat
   });
 }
 
-/** The response for points, from left to right, each once. */
+/** The response for points, each once, in the order they were put down: the second stays the second wherever it is moved. */
 export function pointsResponse(points: readonly Rational[]): RawResponse {
-  const sorted = [...points].sort(q.compare).filter((point, i, all) => {
-    const before = all[i - 1];
-    return !before || !q.equals(before, point);
-  });
-  return sorted.length > 0 ? sorted.map(floatText) : null;
+  const distinct = points.filter((point, i) => points.findIndex((other) => q.equals(other, point)) === i);
+  return distinct.length > 0 ? distinct.map(floatText) : null;
+}
+
+/**
+ * Where a point goes by one step of the keys: to the next tick, over other points in its way.
+ * @returns the point itself where there is no free tick on that side
+ */
+export function stepPoint(
+  model: NumberLineModel,
+  points: readonly Rational[],
+  index: number,
+  direction: 1 | -1,
+): Rational {
+  const from = points[index] ?? q.ZERO;
+  const ticks = ticksOf(model.scale);
+  for (let at = from; ;) {
+    const next = stepFrom(ticks, at, direction);
+    if (q.equals(next, at)) return from;
+    if (!points.some((point, i) => i !== index && q.equals(point, next))) return next;
+    at = next;
+  }
+}
+
+/** A value as people type it: what it is, or why it can't be one of this line. */
+export function readOnLine(scale: Scale, text: string): Rational | 'not-a-number' | 'outside' {
+  const value = exactOf(text);
+  if (!value) return 'not-a-number';
+  return q.equals(clampTo(scale, value), value) ? value : 'outside';
 }
 
 /** A value kept between the ends of the line. */
@@ -70,10 +96,15 @@ export function plot(model: NumberLineModel, response: RawResponse, value: Ratio
 export const numberLine = defineKind<NumberLineModel>({
   type: 'number-line',
   inline: false,
+  finished: finishedOnly,
   progress(model, response) {
     const texts = responseTexts(response);
     if (texts.length === 0) return empty(model.mode === 'points' ? 'noPoint' : 'noInterval');
-    if (model.mode === 'interval') return readIntervals(texts[0] ?? '') ? complete : partial('notReadable');
+    if (model.mode === 'interval') {
+      const { finished, begun } = splitBegun(response);
+      if (begun !== null) return partial('intervalOpen');
+      return readIntervals(finished[0] ?? '') ? complete : partial('notReadable');
+    }
     const points = pointsOn(model, response);
     if (points.length < texts.length) return partial('notANumber');
     const offTheLine = points.some((point) => !q.equals(clampTo(model.scale, point), point));
@@ -88,10 +119,12 @@ export const numberLine = defineKind<NumberLineModel>({
     const within = (value: Rational | null) =>
       value === null || (q.compare(value, min) >= 0 && q.compare(value, max) <= 0);
     if (model.mode === 'interval') {
-      const pieces = readPieces(texts[0] ?? '');
-      return texts.length === 1 && pieces?.every(({ from, to }) => within(from.at) && within(to.at))
-        ? null
-        : 'impossible';
+      const { finished, begun } = splitBegun(texts);
+      const [text] = finished;
+      const pieces = text === undefined ? [] : readPieces(text);
+      const start = startOf(texts);
+      if (texts.length !== 1 || (begun !== null && !(start && within(start)))) return 'impossible';
+      return pieces?.every(({ from, to }) => within(from.at) && within(to.at)) ? null : 'impossible';
     }
     const points = pointsOn(model, texts);
     const distinct = points.every((one, i) => !points.slice(i + 1).some((other) => q.equals(one, other)));

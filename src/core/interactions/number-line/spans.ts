@@ -1,7 +1,8 @@
 import { readPieces, type Interval } from '../../geometry/intervals';
 import type { Rational } from '../../math/rational';
 import { responseTexts, type RawResponse } from '../../content/response';
-import { quantityText } from '../quantity';
+import { splitBegun, withBegun } from '../begun';
+import { exactOf, quantityText } from '../quantity';
 
 /** An end of a drawn interval; `at` null runs on without end. */
 export interface SpanEnd {
@@ -16,7 +17,7 @@ export interface Span {
 
 /** The spans an answer in interval notation draws, as written; none when it cannot be read. */
 export function spansOf(response: RawResponse): Span[] {
-  const [text] = responseTexts(response);
+  const [text] = splitBegun(response).finished;
   return text === undefined ? [] : ((readPieces(text) satisfies Interval[] | null) ?? []);
 }
 
@@ -27,9 +28,15 @@ const endText = ({ at }: SpanEnd, side: 'from' | 'to'): string =>
 export const spanText = ({ from, to }: Span): string =>
   `${from.closed && from.at !== null ? '[' : '('}${endText(from, 'from')},${endText(to, 'to')}${to.closed && to.at !== null ? ']' : ')'}`;
 
-/** The answer for spans: interval notation, `(-inf,2)U[5,7]`. */
-export const spansResponse = (spans: readonly Span[]): RawResponse =>
-  spans.length > 0 ? spans.map(spanText).join('U') : null;
+/** Where a span being drawn starts; null when none is. */
+export const startOf = (response: RawResponse): Rational | null => exactOf(splitBegun(response).begun ?? '');
+
+/** The answer for spans: interval notation, `(-inf,2)U[5,7]`, and the start of one being drawn. */
+export function spansResponse(spans: readonly Span[], start: Rational | null = null): RawResponse {
+  const text = spans.length > 0 ? [spans.map(spanText).join('U')] : [];
+  const [one = null] = responseTexts(withBegun(text, start && quantityText(start)));
+  return one;
+}
 
 /** Moves one end; the ends change places when one is moved past the other. */
 export function moveEnd(

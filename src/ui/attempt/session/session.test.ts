@@ -18,6 +18,7 @@ const CHECKED: DeliveredItem = {
   stimuli: [],
   points: 1,
   tries: 0,
+  checksWhole: false,
   feedback: [],
 };
 

@@ -13,7 +13,8 @@ import { Button } from '../../kit/Button';
 /** What is drawn, in words; each point can be typed, so that nobody needs to see the grid. */
 export function FigureList({ plane, readOnly }: { plane: Plane; readOnly: boolean }) {
   const t = useTranslations('interactions.plane');
-  if (plane.figures.length === 0)
+  const { begun } = plane;
+  if (plane.figures.length === 0 && !begun)
     return (
       <p data-operate="" className={shared.hint}>
         {t('nothing')}
@@ -47,6 +48,26 @@ export function FigureList({ plane, readOnly }: { plane: Plane; readOnly: boolea
           )}
         </li>
       ))}
+      {begun && (
+        <li className={styles.row} data-figure="begun">
+          <span className={styles.rowWords}>{plane.words.begun(begun)}</span>
+          {!readOnly && (
+            <span className={styles.edits}>
+              {begun.points.map((point, h) => (
+                <PointField
+                  key={h}
+                  label={t('pointOf', { handle: h + 1 })}
+                  value={plane.words.point(point)}
+                  onPoint={(to) => plane.moveBegun(h, to)}
+                />
+              ))}
+              <Button look="quiet" aria-label={t('giveUp')} title={t('giveUp')} onClick={plane.giveUp}>
+                <X size="1.2em" aria-hidden="true" />
+              </Button>
+            </span>
+          )}
+        </li>
+      )}
     </ol>
   );
 }

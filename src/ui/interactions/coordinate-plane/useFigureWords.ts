@@ -1,7 +1,12 @@
 'use client';
 
 import { useTranslations } from 'use-intl';
-import { sideOfLine, type Figure, type PlanePoint } from '@/core/interactions/coordinate-plane/figures';
+import {
+  sideOfLine,
+  type Begun,
+  type Figure,
+  type PlanePoint,
+} from '@/core/interactions/coordinate-plane/figures';
 
 const number = (value: number): string => String(Number(value.toPrecision(8))).replace('-', '\u2212');
 
@@ -11,6 +16,8 @@ export function useFigureWords() {
   const point = ({ x, y }: PlanePoint) => `(${number(x)}, ${number(y)})`;
   return {
     point,
+    /** What is being drawn and not finished: "Shape, not closed yet: (0, 0), (4, 0)". */
+    begun: ({ tool, points }: Begun): string => t(`begun.${tool}`, { points: points.map(point).join(', ') }),
     figure: (figure: Figure): string => {
       const [a, b] = figure.points;
       if (figure.tool === 'polygon')

@@ -3,6 +3,8 @@
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import {
+  begin,
+  begunOf,
   draw,
   figuresOf,
   redraw,
@@ -13,7 +15,9 @@ import {
 import {
   HANDLES,
   insideOf,
+  isBegun,
   isFigure,
+  MAX_CORNERS,
   moveHandle,
   otherSide,
   samePlace,
@@ -28,9 +32,12 @@ import { useFigureWords } from './useFigureWords';
 
 export type Tool = PlaneTool | 'move' | 'eraser';
 
+const NONE: readonly PlanePoint[] = [];
+
 /**
  * The moves of the plane: setting handles with a tool until a figure stands, moving any handle afterwards, erasing. Mouse,
- * touch, keyboard and typing go through these; each says what it did.
+ * touch, keyboard and typing go through these; each says what it did. What is being drawn is part of the answer: it is there
+ * again after a reload or an undo, and then its tool is in hand.
  */
 export function usePlane({
   model,
@@ -42,10 +49,14 @@ export function usePlane({
 }: InteractionProps<CoordinatePlaneModel>) {
   const t = useTranslations('interactions.plane');
   const words = useFigureWords();
-  const [tool, setTool] = useState<Tool>(model.tools[0] ?? 'point');
-  const [pending, setPending] = useState<readonly PlanePoint[]>([]);
+  const [chosen, setChosen] = useState<Tool>(model.tools[0] ?? 'point');
   const [notice, setNotice] = useState<string | null>(null);
   const figures = figuresOf(response);
+  const begun = begunOf(response);
+  const pending = begun?.points ?? NONE;
+  const aside = chosen === 'move' || chosen === 'eraser';
+  const tool = begun && !aside ? begun.tool : chosen;
+  const isDrawing = !aside;
 
   const settle = (move: DrawMove, said: string) => {
     if (move.kind === 'full') {
@@ -61,15 +72,13 @@ export function usePlane({
       announce(t('samePlace'));
     }
   };
-  const finish = (figure: Figure) => {
-    setPending([]);
-    settle(draw(model, response, figure), words.figure(figure));
-  };
-  const isDrawing = tool !== 'move' && tool !== 'eraser';
+  const finish = (figure: Figure) => settle(draw(model, response, figure), words.figure(figure));
+  const goOn = (points: readonly PlanePoint[], said: string) =>
+    settle(begin(model, response, points.length > 0 ? { tool: tool as PlaneTool, points } : null), said);
 
   /** Sets the next handle of the figure being drawn. */
   const set = (at: PlanePoint) => {
-    if (readOnly || !isDrawing) return;
+    if (readOnly || tool === 'move' || tool === 'eraser') return;
     const point = snapPoint(model, at);
     const [a, b] = pending;
     if (tool === 'halfplane' && a && b) {
@@ -84,13 +93,13 @@ export function usePlane({
     const points = [...pending, point];
     const whole = tool !== 'polygon' && tool !== 'halfplane' && points.length === HANDLES[tool];
     if (whole) return finish({ tool, points });
-    setPending(points);
-    setNotice(null);
-    return announce(t('handleSet', { point: words.point(point), count: points.length }));
+    if (points.length > MAX_CORNERS) return announce(t('cornersFull', { maximum: MAX_CORNERS }));
+    return goOn(points, t('handleSet', { point: words.point(point), count: points.length }));
   };
 
   return {
     tool,
+    begun,
     pending,
     notice,
     figures,
@@ -98,9 +107,11 @@ export function usePlane({
     isDrawing,
     set,
     chooseTool: (next: Tool) => {
-      setTool(next);
-      setPending([]);
+      setChosen(next);
       setNotice(null);
+      // Moving and erasing leave what is being drawn; another tool gives it up.
+      if (begun && next !== begun.tool && next !== 'move' && next !== 'eraser')
+        settle(begin(model, response, null), t('givenUp'));
     },
     /** What the next press will do, in words. */
     hint:
@@ -108,14 +119,19 @@ export function usePlane({
         ? t('hint.move')
         : tool === 'eraser'
           ? t('hint.eraser')
-          : tool === 'halfplane' && pending.length === 2
+          : begun?.tool === 'halfplane' && pending.length === 2
             ? t('sideHint')
             : t(`hint.${tool}`),
-    canClose: tool === 'polygon' && pending.length >= HANDLES.polygon,
+    canClose: begun?.tool === 'polygon' && pending.length >= HANDLES.polygon,
     close: () => finish({ tool: 'polygon', points: pending }),
-    giveUp: () => {
-      setPending([]);
-      announce(t('givenUp'));
+    giveUp: () => settle(begin(model, response, null), t('givenUp')),
+    /** Moves a handle of the figure being drawn. */
+    moveBegun: (handle: number, to: PlanePoint) => {
+      if (!begun || readOnly) return;
+      const point = snapPoint(model, to);
+      const next = { ...begun, points: begun.points.map((one, i) => (i === handle ? point : one)) };
+      if (isBegun(next)) settle(begin(model, response, next), words.point(point));
+      else announce(t('samePlace'));
     },
     moveHandle: (index: number, handle: number, to: PlanePoint) => {
       const figure = figures[index];
@@ -132,7 +148,6 @@ export function usePlane({
       if (!readOnly) settle(redraw(response, index, null), t('erased', { count: figures.length - 1 }));
     },
     clear: () => {
-      setPending([]);
       setNotice(null);
       onAnswer(null);
       announce(t('cleared'));

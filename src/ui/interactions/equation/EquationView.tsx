@@ -27,7 +27,8 @@ export function EquationView(props: InteractionProps<EquationModel>) {
   const { value: editor, failed } = useLater(loadEditor);
   const way = failed ? 'typed' : wish;
   const latex = responseTexts(response)[0] ?? '';
-  const give = (next: string) => onAnswer(next.trim() === '' ? null : next, 'typing');
+  const give = (next: string, how: 'edit' | 'typing' = 'typing') =>
+    onAnswer(next.trim() === '' ? null : next, how);
   const progress = equation.progress(model, response, shape);
   const unfinished = progress.state === 'partial' ? progress.missing : null;
 
@@ -51,7 +52,7 @@ export function EquationView(props: InteractionProps<EquationModel>) {
           onLatex={give}
         />
       ) : way === 'typed' ? (
-        <Typed latex={latex} label={t('typedLabel', props.position)} onLatex={give} />
+        <Typed latex={latex} label={t('typedLabel', props.position)} editor={editor} onLatex={give} />
       ) : editor ? (
         <editor.MathEditor
           model={model}

@@ -59,6 +59,8 @@ export function MathEditor({
     const field = new MathfieldElement();
     field.className = styles.field ?? '';
     field.mathVirtualKeyboardPolicy = 'manual';
+    // A blank is kept: it is what tells 1 1/2 from 11/2.
+    field.mathModeSpace = '\\:';
     field.smartFence = true;
     field.removeExtraneousParentheses = true;
     const give = () => {

@@ -6,6 +6,7 @@ import { readMath, toLatex, toTyped } from '@/core/math';
 import shared from '../shared.module.css';
 import { useTypedAnswer } from '../useTypedAnswer';
 import styles from './equation.module.css';
+import type * as EditorModule from './MathEditor';
 
 /** An answer as typed text; what cannot be read stays as it is. */
 function typedForm(latex: string): string {
@@ -22,15 +23,24 @@ function latexForm(typed: string): string {
 export function Typed({
   latex,
   label,
+  editor,
   onLatex,
 }: {
   latex: string;
   label: string;
+  /** Draws maths; null while it is not here. */
+  editor: Pick<typeof EditorModule, 'Beside'> | null;
   onLatex: (latex: string) => void;
 }) {
   const t = useTranslations('interactions.equation');
   const id = useId();
-  const { draft, change, settle } = useTypedAnswer(typedForm(latex), (text) => onLatex(latexForm(text)), 300);
+  const { draft, change, settle } = useTypedAnswer(
+    typedForm(latex),
+    (text) => onLatex(latexForm(text)),
+    300,
+    (text) => typedForm(latexForm(text)),
+  );
+  const read = readMath(draft);
   return (
     <div className={styles.typed}>
       <input
@@ -45,6 +55,11 @@ export function Typed({
         onChange={(event) => change(event.target.value)}
         onBlur={settle}
       />
+      {editor && read.ok && (
+        <span className={styles.shownBack} aria-hidden="true">
+          <editor.Beside latex={toLatex(read.node)} />
+        </span>
+      )}
       <p id={id} className={shared.hint}>
         {t('typedHint')}
       </p>

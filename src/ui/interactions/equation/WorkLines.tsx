@@ -20,7 +20,7 @@ interface Props {
   readonly editor: EditorModule | null;
   readonly typed: boolean;
   readonly readOnly: boolean;
-  readonly onLatex: (latex: string) => void;
+  readonly onLatex: (latex: string, how: 'edit' | 'typing') => void;
 }
 
 const EMPTY: WorkLine = { kind: 'maths', text: '' };
@@ -40,11 +40,11 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
     latest.current = lines;
   });
 
-  const give = (next: readonly WorkLine[]) => {
+  const give = (next: readonly WorkLine[], how: 'edit' | 'typing' = 'typing') => {
     latest.current = [...next];
     const last = next.at(-1);
     setBlank(last && last.text.trim() === '' ? last : null);
-    onLatex(workLatex(next));
+    onLatex(workLatex(next), how);
   };
   const change = (index: number, line: WorkLine) =>
     give(latest.current.map((one, i) => (i === index ? line : one)));
@@ -57,7 +57,10 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
     setActive(next.length - 1);
   };
   const remove = (index: number) => {
-    give(latest.current.filter((_, i) => i !== index));
+    give(
+      latest.current.filter((_, i) => i !== index),
+      'edit',
+    );
     setActive(Math.max(0, index - 1));
   };
   return (
@@ -77,6 +80,7 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
             ) : typed || !editor ? (
               <Typed
                 latex={line.text}
+                editor={editor}
                 label={t('mathsLine', { line: i + 1 })}
                 onLatex={(text) => change(i, { kind: 'maths', text })}
               />
@@ -126,6 +130,9 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
   );
 }
 
+/** Words of a line as the answer keeps them. */
+const keptWords = (text: string): string => workLines(workLatex([{ kind: 'words', text }]))[0]?.text ?? '';
+
 interface WordsProps {
   readonly text: string;
   readonly label: string;
@@ -136,7 +143,7 @@ interface WordsProps {
 }
 
 function Words({ text, label, readOnly, focusAtStart, onText, onEnter }: WordsProps) {
-  const { draft, change, settle } = useTypedAnswer(text, onText, 300);
+  const { draft, change, settle } = useTypedAnswer(text, onText, 300, keptWords);
   return (
     <input
       className={`${shared.field ?? ''} ${styles.words ?? ''}`}

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { playsLeft, type MediaModel } from '@/core/interactions/media';
 import { responseTexts } from '@/core/content/response';
+import { useHandler } from '../../kit/useHandler';
 import { ContentView } from '../../content/ContentView';
 import shared from '../shared.module.css';
 import { Task } from '../shared/Task';
@@ -17,9 +18,12 @@ const clock = (seconds: number): string => {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 };
 
+/** The share of a sound after which hearing it was a play. */
+const FAIR_PART = 0.5;
+
 /**
- * Sound or video with our own buttons, because plays are counted: a play counts when it begins from the start, pausing and
- * going on does not. Captions are the file's own and are on where there are some.
+ * Sound or video with our own buttons, because plays are counted: a play counts once half of it was heard, pausing and going on
+ * does not, and leaving the question pauses. Captions are the file's own and are on where there are some.
  */
 export function MediaView({
   model,
@@ -31,11 +35,17 @@ export function MediaView({
 }: InteractionProps<MediaModel>) {
   const t = useTranslations('interactions.media');
   const hostRef = useRef<HTMLDivElement>(null);
+  const countedRef = useRef(false);
   const [playing, setPlaying] = useState(false);
   const [time, setTime] = useState({ now: 0, length: 0 });
   const [failed, setFailed] = useState(false);
   const plays = Number(responseTexts(response)[0] ?? 0) || 0;
   const left = playsLeft(model, plays);
+  const latest = useHandler((next: string) => onAnswer(next, 'happened'));
+  const playsRef = useRef(plays);
+  useEffect(() => {
+    playsRef.current = plays;
+  }, [plays]);
   const playerOf = () => hostRef.current?.querySelector<HTMLMediaElement>('audio, video') ?? null;
 
   useEffect(() => {
@@ -44,10 +54,23 @@ export function MediaView({
     player.controls = false;
     player.loop = model.loop && model.maxPlays === 0;
     for (const track of player.textTracks) track.mode = 'showing';
+    let before = player.currentTime;
+    /** Whether this time through has been counted; a new one begins at the start again. */
+    let counted = countedRef.current;
     const tell = () => {
-      setTime({ now: player.currentTime, length: player.duration });
+      const { currentTime: now, duration: length } = player;
+      if (now < before) counted = false;
+      before = now;
+      if (!counted && Number.isFinite(length) && (player.ended || now >= length * FAIR_PART) && now > 0) {
+        counted = true;
+        playsRef.current += 1;
+        latest(String(playsRef.current));
+      }
+      countedRef.current = counted;
+      setTime({ now, length });
       setPlaying(!player.paused && !player.ended);
     };
+    tell();
     const fail = () => setFailed(true);
     const events = ['play', 'pause', 'ended', 'timeupdate', 'loadedmetadata'];
     events.forEach((name) => player.addEventListener(name, tell));
@@ -56,21 +79,20 @@ export function MediaView({
       events.forEach((name) => player.removeEventListener(name, tell));
       player.removeEventListener('error', fail, true);
       player.pause();
+      setPlaying(false);
     };
-  }, [model]);
+  }, [latest, model]);
 
   const begun = time.now > 0 && time.now < time.length;
   const press = () => {
     const player = playerOf();
     if (!player || readOnly) return;
     if (playing) return player.pause();
-    const fresh = !begun;
-    if (fresh && left === 0) return announce(t('noneLeft'));
+    if (!begun && left === 0) return announce(t('noneLeft'));
     player.play().then(
-      () => {
-        if (fresh) onAnswer(String(plays + 1), 'happened');
-      },
-      () => setFailed(true),
+      () => setFailed(false),
+      // Leaving at once is no failure of the sound.
+      (problem: unknown) => setFailed(!(problem instanceof DOMException && problem.name === 'AbortError')),
     );
   };
   const used = model.maxPlays > 0 ? t('used', { plays, maximum: model.maxPlays }) : t('plays', { plays });

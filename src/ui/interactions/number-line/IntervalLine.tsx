@@ -9,30 +9,34 @@ import {
   moveEnd,
   spansOf,
   spansResponse,
+  startOf,
   toggleEnd,
   type Span,
   type SpanEnd,
 } from '@/core/interactions/number-line/spans';
-import { exactOf } from '@/core/interactions/quantity';
-import { labelOf } from '@/core/interactions/number-line/ticks';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
+import { TypeField } from '../shared/TypeField';
 import type { InteractionProps } from '../types';
 import { LineHandle } from './LineHandle';
 import { LineStage } from './LineStage';
 import styles from './numberLine.module.css';
 import { SpanRow } from './SpanRow';
 import { useLine } from './useLine';
+import { useLineValues } from './useLineValues';
 import { Button } from '../../kit/Button';
 
 /** How far beyond the end of the line an end must be taken to run on for ever, as a share of the line. */
 const BEYOND = 0.03;
 
+const NO_END: SpanEnd = { at: null, closed: false };
+
 /**
- * Rays and intervals with open and closed ends: two presses make one, each end slides, a press on an end opens or closes it,
- * taken beyond the line it runs on. The list below says and changes the same.
+ * Rays and intervals with open and closed ends: two presses (or typed values) make one, the second on an arrow of the line lets it
+ * run on; each end slides, a press on an end opens or closes it, taken beyond the line it runs on. The list below says and changes
+ * the same. The first press is part of the answer until the second.
  */
 export function IntervalLine({
   model,
@@ -44,49 +48,62 @@ export function IntervalLine({
   const t = useTranslations('interactions.numberLine');
   const line = useLine(model.scale);
   const { ends, geometry, atOf, tickAt, step } = line;
-  const [start, setStart] = useState<Rational | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const spans = spansOf(response);
-  const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
-  const words = (value: Rational) => labelOf(value, style);
+  const start = startOf(response);
+  const { words, read } = useLineValues(model.scale);
   const endWords = (end: SpanEnd, side: 'from' | 'to') =>
     end.at === null
       ? t(side === 'from' ? 'noStart' : 'noEnd')
       : t(end.closed ? 'closedAt' : 'openAt', { value: words(end.at) });
   const spanWords = (span: Span) =>
     t('span', { from: endWords(span.from, 'from'), to: endWords(span.to, 'to') });
-  const give = (next: readonly Span[]) => {
+  const give = (next: readonly Span[], begun: Rational | null = start) => {
     setNotice(null);
-    onAnswer(spansResponse(next));
+    onAnswer(spansResponse(next, begun));
+  };
+  const refuse = (why: string) => {
+    setNotice(why);
+    announce(why);
   };
   const change = (index: number, next: Span) => {
     if (isEmptySpan(next, q.compare)) {
-      setNotice(t('nothingInside'));
-      return announce(t('nothingInside'));
+      return refuse(t('nothingInside'));
     }
     give(spans.map((span, i) => (i === index ? next : span)));
     return announce(spanWords(next));
   };
   const add = (span: Span) => {
-    setStart(null);
-    give([...spans, span]);
+    give([...spans, span], null);
     announce(spanWords(span));
   };
   const remove = (index: number) => {
     give(spans.filter((_, i) => i !== index));
     announce(t('spanRemoved'));
   };
-  const press = (at: number) => {
-    if (readOnly) return;
-    const value = tickAt(at);
+  const set = (value: Rational) => {
     if (start === null) {
-      setStart(value);
+      give(spans, value);
       announce(t('startAt', { value: words(value) }));
-    } else if (q.equals(start, value)) setStart(null);
-    else {
+    } else if (q.equals(start, value)) {
+      give(spans, null);
+      announce(t('givenUp'));
+    } else {
       const [low, high] = q.compare(start, value) < 0 ? [start, value] : [value, start];
       add({ from: { at: low, closed: true }, to: { at: high, closed: true } });
     }
+  };
+  /** From where it was begun, or else from a third of the line on its side. */
+  const runOn = (side: 'from' | 'to') => {
+    const end: SpanEnd = { at: start ?? tickAt(side === 'from' ? 1 / 3 : 2 / 3), closed: true };
+    add(side === 'from' ? { from: NO_END, to: end } : { from: end, to: NO_END });
+  };
+  const press = (at: number) => {
+    if (readOnly) return;
+    const off = at < -BEYOND ? 'from' : at > 1 + BEYOND ? 'to' : null;
+    if (off === null) set(tickAt(at));
+    else if (start !== null) runOn(off);
+    else refuse(t('beyondFirst'));
   };
   const dragTo = (index: number, span: Span, side: 'from' | 'to', at: number) => {
     const off = side === 'from' ? at < -BEYOND : at > 1 + BEYOND;
@@ -104,29 +121,27 @@ export function IntervalLine({
   };
   const shareOf = (end: SpanEnd, side: 'from' | 'to') =>
     end.at === null ? (side === 'from' ? -0.045 : 1.045) : atOf(end.at);
-  const third = tickAt(1 / 3);
 
   return (
     <>
       {!readOnly && (
         <div data-operate="" className={styles.controls}>
+          <TypeField label={t('typeLabel')} action={t('typeAdd')} size={7} read={read} onValue={set} />
+          {start === null && (
+            <Button
+              onClick={() =>
+                add({ from: { at: tickAt(1 / 3), closed: true }, to: { at: tickAt(2 / 3), closed: true } })
+              }
+            >
+              {t('addInterval')}
+            </Button>
+          )}
+          <Button onClick={() => runOn('from')}>{t('addLeft')}</Button>
+          <Button onClick={() => runOn('to')}>{t('addRight')}</Button>
           <Button
-            onClick={() =>
-              add({ from: { at: third, closed: true }, to: { at: tickAt(2 / 3), closed: true } })
-            }
-          >
-            {t('addInterval')}
-          </Button>
-          <Button onClick={() => add({ from: { at: null, closed: false }, to: { at: third, closed: true } })}>
-            {t('addLeft')}
-          </Button>
-          <Button onClick={() => add({ from: { at: third, closed: true }, to: { at: null, closed: false } })}>
-            {t('addRight')}
-          </Button>
-          <Button
-            disabled={spans.length === 0}
+            disabled={spans.length === 0 && start === null}
             onClick={() => {
-              give([]);
+              give([], null);
               announce(t('cleared'));
             }}
           >
@@ -175,9 +190,9 @@ export function IntervalLine({
                 onStep={(direction) => stepEnd(i, span, side, direction)}
                 onRemove={() => remove(i)}
                 onValue={(text) => {
-                  const value = exactOf(text);
-                  if (value) change(i, moveEnd(span, side, value, q.compare));
-                  else announce(t('notANumber'));
+                  const typed = read(text);
+                  if ('problem' in typed) refuse(typed.problem);
+                  else change(i, moveEnd(span, side, typed.value, q.compare));
                 }}
                 onPress={() => change(i, toggleEnd(span, side))}
               >
@@ -208,6 +223,8 @@ export function IntervalLine({
               span={span}
               words={spanWords(span)}
               readOnly={readOnly}
+              read={read}
+              onProblem={refuse}
               onChange={(next) => change(i, next)}
               onRemove={() => remove(i)}
             />

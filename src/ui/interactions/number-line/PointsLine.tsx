@@ -8,10 +8,9 @@ import {
   plot,
   pointsOn,
   pointsResponse,
+  stepPoint,
   type NumberLineModel,
 } from '@/core/interactions/number-line';
-import { labelOf } from '@/core/interactions/number-line/ticks';
-import { exactOf } from '@/core/interactions/quantity';
 import { forCardinality } from '@/core/content/response';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
@@ -24,6 +23,7 @@ import { LineHandle } from './LineHandle';
 import { LineStage } from './LineStage';
 import styles from './numberLine.module.css';
 import { useLine } from './useLine';
+import { useLineValues } from './useLineValues';
 import { Button } from '../../kit/Button';
 
 /** Points on the line: pressed, dragged, stepped with the arrow keys, or typed. */
@@ -37,11 +37,10 @@ export function PointsLine({
 }: InteractionProps<NumberLineModel>) {
   const t = useTranslations('interactions.numberLine');
   const line = useLine(model.scale);
-  const { ends, geometry, atOf, tickAt, step } = line;
+  const { ends, geometry, atOf, tickAt } = line;
   const [notice, setNotice] = useState<string | null>(null);
   const points = pointsOn(model, response);
-  const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
-  const words = (value: Rational) => labelOf(value, style);
+  const { words, read } = useLineValues(model.scale);
   const give = (next: readonly Rational[]) => {
     setNotice(null);
     onAnswer(forCardinality(pointsResponse(next), shape.cardinality));
@@ -59,12 +58,6 @@ export function PointsLine({
       announce(t('plotted', { value: words(value) }));
     }
   };
-  const readTyped = (text: string): { value: Rational } | { problem: string } => {
-    const value = exactOf(text);
-    if (!value) return { problem: t('notANumber') };
-    const onLine = q.equals(clampTo(model.scale, value), value);
-    return onLine ? { value } : { problem: t('outside', { min: words(ends.min), max: words(ends.max) }) };
-  };
   const moveTo = (index: number, value: Rational) => {
     const to = clampTo(model.scale, value);
     if (points.some((point, i) => i !== index && q.equals(point, to))) return;
@@ -79,7 +72,7 @@ export function PointsLine({
       <CountChip counts={model.counts} chosen={points.length} />
       {!readOnly && (
         <div data-operate="" className={styles.controls}>
-          <TypeField label={t('typeLabel')} action={t('typeAdd')} size={7} read={readTyped} onValue={add} />
+          <TypeField label={t('typeLabel')} action={t('typeAdd')} size={7} read={read} onValue={add} />
           <Button
             disabled={points.length === 0}
             onClick={() => {
@@ -101,11 +94,11 @@ export function PointsLine({
             valueText={words(point)}
             readOnly={readOnly}
             onDrag={(at) => moveTo(i, tickAt(at))}
-            onStep={(direction) => moveTo(i, step(point, direction))}
+            onStep={(direction) => moveTo(i, stepPoint(model, points, i, direction))}
             onEdge={(edge) => moveTo(i, edge === 'first' ? ends.min : ends.max)}
             onRemove={() => remove(i)}
             onValue={(text) => {
-              const typed = readTyped(text);
+              const typed = read(text);
               if ('problem' in typed) return announce(typed.problem);
               moveTo(i, typed.value);
               return announce(t('plotted', { value: words(typed.value) }));

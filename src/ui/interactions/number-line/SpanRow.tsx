@@ -3,8 +3,9 @@
 import { X } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { moveEnd, toggleEnd, type Span } from '@/core/interactions/number-line/spans';
-import { exactOf, quantityText } from '@/core/interactions/quantity';
+import { quantityText } from '@/core/interactions/quantity';
 import * as q from '@/core/math/rational';
+import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { useDraft } from '../shared/useDraft';
 import styles from './numberLine.module.css';
@@ -14,12 +15,15 @@ interface Props {
   readonly span: Span;
   readonly words: string;
   readonly readOnly: boolean;
+  /** The value a text means on this line, or in words why it means none. */
+  readonly read: (text: string) => { readonly value: Rational } | { readonly problem: string };
+  readonly onProblem: (words: string) => void;
   readonly onChange: (span: Span) => void;
   readonly onRemove: () => void;
 }
 
 /** One ray or interval in words, with both ends to be typed and opened or closed. */
-export function SpanRow({ span, words, readOnly, onChange, onRemove }: Props) {
+export function SpanRow({ span, words, readOnly, read, onProblem, onChange, onRemove }: Props) {
   const t = useTranslations('interactions.numberLine');
   return (
     <li className={styles.spanRow}>
@@ -32,8 +36,9 @@ export function SpanRow({ span, words, readOnly, onChange, onRemove }: Props) {
                 label={t(side === 'from' ? 'fromShort' : 'toShort')}
                 value={span[side].at === null ? '' : quantityText(span[side].at)}
                 onValue={(text) => {
-                  const value = text.trim() === '' ? null : exactOf(text);
-                  if (text.trim() === '' || value) onChange(moveEnd(span, side, value, q.compare));
+                  const typed = text.trim() === '' ? { value: null } : read(text);
+                  if ('problem' in typed) onProblem(typed.problem);
+                  else onChange(moveEnd(span, side, typed.value, q.compare));
                 }}
               />
               <Button

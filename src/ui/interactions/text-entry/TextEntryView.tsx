@@ -34,6 +34,7 @@ export function TextEntryView({
     answer,
     (text) => onAnswer(text.trim() === '' ? null : text.trim(), 'typing'),
     200,
+    (text) => text.trim(),
   );
   const numeric = shape.baseType === 'float' || shape.baseType === 'integer';
   const progress = textEntry.progress(model, draft, shape);

@@ -11,6 +11,7 @@ import { ContentView, type ContentSlots } from '../../content/ContentView';
 import { VIEW_OF } from '../../interactions';
 import { Vocabulary } from '../../interactions/Vocabulary';
 import { CHOICE_MARKS } from '../../tools';
+import { useGestures } from '../../attempt/gestures';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
@@ -27,6 +28,7 @@ function InteractionHost({
 }) {
   const t = useTranslations('player');
   const { dispatch, announce } = usePlayer();
+  const goesOn = useGestures();
   const { responseIdentifier } = model;
   const response = useAttempt((state) => own(itemOf(state, item.ref).responses, responseIdentifier) ?? null);
   const closed = useAttempt((state) => itemOf(state, item.ref).closed);
@@ -68,9 +70,15 @@ function InteractionHost({
         />
       )}
       endTry={item.tries !== null && !closed ? () => onCheck(responseIdentifier) : undefined}
-      onAnswer={(next, how = 'edit') =>
-        dispatch({ type: 'answered', item: item.ref, responses: { [responseIdentifier]: next }, how })
-      }
+      onAnswer={(next, how = 'edit') => {
+        const moving = goesOn(`${item.ref} ${responseIdentifier}`) && how === 'edit';
+        dispatch({
+          type: 'answered',
+          item: item.ref,
+          responses: { [responseIdentifier]: next },
+          how: moving ? 'moving' : how,
+        });
+      }}
     />
   );
 }

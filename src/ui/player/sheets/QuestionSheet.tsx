@@ -7,6 +7,7 @@ import { itemOf, type Responses } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { givenResponses } from '@/core/item/progress';
+import { CheckDialog } from '../dialogs/CheckDialog';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
@@ -105,6 +106,7 @@ export const QuestionSheet = memo(function QuestionSheet({
       <div className={styles.question}>
         <ItemBody item={item} onCheck={checking.check} />
         <Feedback item={item} />
+        {item.tries !== null && <CheckDialog item={item} checking={checking} />}
       </div>
     </Sheet>
   );
