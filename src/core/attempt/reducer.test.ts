@@ -51,6 +51,18 @@ describe('answers', () => {
     ];
     expect(itemOf(stateFrom([begun, ...typed]), 'q1').past).toEqual([{}, { R: 'kelp' }]);
   });
+  test('what is written without a pause is a step of undo per word', () => {
+    const typed = ['k', 'kelp', 'kelp ', 'kelp b', 'kelp beds', '<p>kelp beds</p><p>x</p>'].map((text, i) =>
+      answered(i * 100, text, 'typing'),
+    );
+    expect(itemOf(stateFrom([begun, ...typed]), 'q1').past).toEqual([{}, { R: 'kelp ' }, { R: 'kelp beds' }]);
+  });
+  test('what one movement changes is one step of undo', () => {
+    const dragged = [answered(0, '1'), answered(10, '2', 'moving'), answered(20, '3', 'moving')];
+    expect(itemOf(stateFrom([begun, ...dragged]), 'q1')).toMatchObject({ responses: { R: '3' }, past: [{}] });
+    const again = [...dragged, answered(30, '4'), answered(40, '5', 'moving')];
+    expect(itemOf(stateFrom([begun, ...again]), 'q1').past).toEqual([{}, { R: '3' }]);
+  });
   test('an answer after the time is over changes nothing; one that was on its way still counts', () => {
     expect(response([answered(45 * MINUTE + 1000, 'A')])).toBe('A');
     expect(response([answered(45 * MINUTE + 2001, 'A')])).toBeNull();

@@ -21,7 +21,10 @@ const TYPING_PAUSE = 1500;
 
 /** Words of a text being written, its markup left aside. */
 const wordCount = (response: RawResponse): number =>
-  responseTexts(response).join(' ').replace(/<[^>]*>/g, ' ').match(/\S+/g)?.length ?? 0;
+  responseTexts(response)
+    .join(' ')
+    .replace(/<[^>]*>/g, ' ')
+    .match(/\S+/g)?.length ?? 0;
 
 type Answered = Extract<AttemptEvent, { type: 'answered' }>;
 

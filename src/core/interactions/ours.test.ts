@@ -1,11 +1,21 @@
 import fc from 'fast-check';
 import { interactionsOf } from '../content/content';
 import { progressOfItem } from '../item/progress';
+import { responseProblem } from '../item/responseProblem';
+import { scoreItem } from '../processing/score';
 import type { RawResponse } from '../content/response';
 import * as q from '../math/rational';
 import { itemFrom } from '../qti/testItem';
 import { cellsBetween, cellsOn, switchCells, type CellGridModel } from './cell-grid';
-import { draw, figuresOf, redraw, snapPoint, type CoordinatePlaneModel } from './coordinate-plane';
+import {
+  begin,
+  begunOf,
+  draw,
+  figuresOf,
+  redraw,
+  snapPoint,
+  type CoordinatePlaneModel,
+} from './coordinate-plane';
 import {
   figureText,
   isFigure,
@@ -16,8 +26,16 @@ import {
   type Figure,
 } from './coordinate-plane/figures';
 import { workLatex, workLines, type WorkLine } from './equation/work';
-import { plot, pointsOn, type NumberLineModel } from './number-line';
-import { isEmptySpan, moveEnd, spansOf, spansResponse, spanText, toggleEnd } from './number-line/spans';
+import { plot, pointsOn, pointsResponse, readOnLine, stepPoint, type NumberLineModel } from './number-line';
+import {
+  isEmptySpan,
+  moveEnd,
+  spansOf,
+  spansResponse,
+  spanText,
+  startOf,
+  toggleEnd,
+} from './number-line/spans';
 import { fractionLabel, nearestTick, shownLabels, stepFrom, ticksOf } from './number-line/ticks';
 import { gridOf, resplit, shadingOf, type PartitionModel } from './partition';
 import { exactOf, quantityText } from './quantity';
@@ -90,6 +108,38 @@ describe('number line', () => {
     expect(q.toNumber(stepFrom(ticks, q.rational(1, 8), -1))).toBe(0);
     expect(q.toNumber(stepFrom(ticks, q.rational(2), 1))).toBe(2);
     expect(q.toNumber(nearestTick(ticks, 0.51)?.value ?? q.ZERO)).toBe(0);
+  });
+  test('points keep their places in the answer when one passes another; a step goes over what is in its way', () => {
+    const points = [q.rational(1, 4), q.rational(1, 2)];
+    const beyond = stepPoint(model, points, 0, 1);
+    expect(beyond).toEqual(q.rational(3, 4));
+    expect(pointsResponse([beyond, q.rational(1, 2)])).toEqual(['0.75', '0.5']);
+    expect(stepPoint(model, [q.rational(7, 4), q.rational(2)], 0, 1)).toEqual(q.rational(7, 4));
+    expect(stepPoint(model, points, 1, -1)).toEqual(q.ZERO);
+  });
+  test('a typed value is one of the line, or it is said why not', () => {
+    expect(readOnLine(model.scale, '-1 1/2')).toEqual(q.rational(-3, 2));
+    expect(readOnLine(model.scale, '2.5')).toBe('outside');
+    expect(readOnLine(model.scale, 'two')).toBe('not-a-number');
+  });
+  test('the start of a part is kept until its end is set, and is not scored', () => {
+    const line = read('number-line', STRING, 'data-min="0" data-max="20" data-mode="interval"').item;
+    const begun = spansResponse(spansOf('(2,5]'), q.rational(25, 2));
+    expect(begun).toBe('(2,5] UNFINISHED(12.5)');
+    expect([startOf(begun), spansResponse(spansOf(begun))]).toEqual([q.rational(25, 2), '(2,5]']);
+    expect(startOf(spansResponse([], q.rational(12)))).toEqual(q.rational(12));
+    for (const answer of [begun, 'UNFINISHED(12)']) {
+      expect(progress(line, answer)).toEqual(['partial', 'intervalOpen']);
+      expect(responseProblem(line, 'R', answer)).toBeNull();
+    }
+    for (const bad of ['UNFINISHED(21)', 'UNFINISHED(x)', 'UNFINISHED(1) UNFINISHED(2)'])
+      expect(responseProblem(line, 'R', bad)).toBe('impossible');
+    expect(scoreItem(line, { R: begun }).responses.get('R')).toEqual(
+      scoreItem(line, { R: '(2,5]' }).responses.get('R'),
+    );
+    expect(scoreItem(line, { R: 'UNFINISHED(12)' }).responses.get('R')).toEqual(
+      scoreItem(line, {}).responses.get('R'),
+    );
   });
   test('intervals are written as drawn and read back', () => {
     const answer = '(-inf,2)U[5,7]';
@@ -207,6 +257,48 @@ describe('coordinate plane', () => {
     expect(progress(item, ['POINT(1 1)', 'POINT(2 2)'])).toEqual(['complete', null]);
     expect(progress(item, ['HELLO'])).toEqual(['partial', 'notReadable']);
     expect(progress(item, null)).toEqual(['empty', 'nothingDrawn']);
+  });
+  test('a figure being drawn is kept beside the finished ones, and is not scored', () => {
+    const polygon = {
+      tool: 'polygon',
+      points: [
+        { x: 0, y: 0 },
+        { x: 4, y: 0 },
+      ],
+    } as const;
+    const moved = begin(model, ['POINT(1 1)'], polygon);
+    const answer = ['POINT(1 1) UNFINISHED(polygon 0 0,4 0)'];
+    expect(moved).toEqual({ kind: 'changed', response: answer });
+    expect(begunOf(answer)).toEqual(polygon);
+    expect(figuresOf(answer).map(figureText)).toEqual(['POINT(1 1)']);
+    expect(progress(item, answer)).toEqual(['partial', 'shapeOpen']);
+    expect(progress(item, ['UNFINISHED(halfplane 0 0,4 0)'])).toEqual(['partial', 'halfplaneOpen']);
+    expect(progress(item, ['UNFINISHED(line 0 0)'])).toEqual(['partial', 'figureOpen']);
+    expect(redraw(answer, 0, null)).toEqual({ kind: 'changed', response: ['UNFINISHED(polygon 0 0,4 0)'] });
+    expect(begin(model, ['UNFINISHED(line 0 0)'], null)).toEqual({ kind: 'changed', response: null });
+    expect(draw(model, answer, { tool: 'point', points: [{ x: 2, y: 2 }] })).toEqual({
+      kind: 'changed',
+      response: ['POINT(1 1)', 'POINT(2 2)'],
+    });
+    expect(begin(model, ['POINT(1 1)', 'POINT(2 2)'], polygon)).toEqual({ kind: 'full', maximum: 2 });
+    expect(scoreItem(item, { R: answer }).responses).toEqual(
+      scoreItem(item, { R: ['POINT(1 1)'] }).responses,
+    );
+    expect(scoreItem(item, { R: ['UNFINISHED(line 0 0)'] }).responses).toEqual(scoreItem(item, {}).responses);
+  });
+  test('what could not be begun is refused', () => {
+    const problem = (text: string) => responseProblem(item, 'R', [text]);
+    expect(problem('UNFINISHED(polygon 0 0,4 0,4 3)')).toBeNull();
+    for (const bad of [
+      'ray 0 0',
+      'point 0 0',
+      'line 0 0,1 1',
+      'polygon 0 0,0 0',
+      'polygon 0 0,9 9',
+      'polygon',
+      '',
+    ])
+      expect([bad, problem(`UNFINISHED(${bad})`)]).toEqual([bad, 'impossible']);
   });
   test('moving a boundary keeps the shaded side, turning changes it', () => {
     const coordinate = fc.integer({ min: -5, max: 5 });

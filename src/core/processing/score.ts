@@ -214,7 +214,10 @@ export function scoreItem(item: Item, responses: RawResponses, context: ScoringC
     item.responses.map((declared) => {
       const given = own(responses, declared.identifier) ?? null;
       const kind = interactionOf(kinds.get(declared.identifier) ?? '');
-      return [declared.identifier, readResponse(kind?.finished?.(given) ?? given, declared).value];
+      return [
+        declared.identifier,
+        readResponse(kind?.finished ? kind.finished(given) : given, declared).value,
+      ];
     }),
   );
   return scoreOf(item, run(item, values, context), values, responses, context);

@@ -28,7 +28,9 @@ const HELD_BACK: Readonly<Record<string, (element: XmlElement, parent: string) =
       const [name, value] = one.replaceAll('"', '').split('=') as [string, string];
       return attributes[name] === value || attributes[name] === (value === 'true' ? '1' : '0');
     });
-    return asked.length > 0 ? `${asked.join(' and ')} does not hold a question: any can be left as it is` : null;
+    return asked.length > 0
+      ? `${asked.join(' and ')} does not hold a question: any can be left as it is`
+      : null;
   },
   'qti-rubric-block': ({ attributes }, parent) =>
     parent !== 'qti-assessment-test' && (attributes.view ?? 'candidate').split(/\s+/).includes('candidate')

@@ -9,13 +9,14 @@ import { useEffect } from 'react';
 class Gestures {
   private watchers = 0;
   private number = 0;
+  /** A click is to come of it. */
   private pressed = false;
   private last: { readonly number: number; readonly what: string } | null = null;
 
   private readonly down = (event: Event) => {
     if (event instanceof KeyboardEvent && event.repeat) return;
     this.number += 1;
-    this.pressed = true;
+    this.pressed = !(event instanceof KeyboardEvent) || event.key === 'Enter' || event.key === ' ';
   };
   private readonly click = () => {
     if (!this.pressed) this.number += 1;

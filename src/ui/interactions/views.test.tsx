@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { button, show } from './testView';
 
@@ -166,11 +166,46 @@ describe('number line', () => {
   test('an interval is added, opened and made to run on', async () => {
     const shown = await show('cardinality="single" base-type="string"', line('data-mode="interval"'));
     await user.click(button('Runs on to the right'));
-    expect(shown.answer()).toBe('[0.75,inf)');
-    screen.getByRole('slider', { name: /^Start/ }).focus();
+    expect(shown.answer()).toBe('[1.25,inf)');
+    await user.click(button('Runs on to the left'));
+    expect(shown.answer()).toBe('[1.25,inf)U(-inf,0.75]');
+    screen.getByRole('slider', { name: /^Start of part 1/ }).focus();
     await user.keyboard(' {ArrowLeft}');
-    expect(shown.answer()).toBe('(0.5,inf)');
-    expect(shown.said.at(-1)).toBe('From 0.5, not included, to without an end');
+    expect(shown.answer()).toBe('(1,inf)U(-inf,0.75]');
+    expect(shown.said.at(-1)).toBe('From 1, not included, to without an end');
+  });
+  test('what is begun is kept, and runs on from where it was begun', async () => {
+    const shown = await show('cardinality="single" base-type="string"', line('data-mode="interval"'));
+    const field = screen.getByLabelText('Type a value');
+    await user.type(field, '1 1/2{Enter}');
+    expect(shown.answer()).toBe('UNFINISHED(1.5)');
+    await user.click(button('Runs on to the right'));
+    expect(shown.answer()).toBe('[1.5,inf)');
+    await user.type(field, '1{Enter}0.25{Enter}');
+    expect(shown.answer()).toBe('[1.5,inf)U[0.25,1]');
+    await user.type(field, '1{Enter}1{Enter}');
+    expect(shown.answer()).toBe('[1.5,inf)U[0.25,1]');
+    expect(shown.said.at(-1)).toBe('Given up.');
+    await user.type(field, '3{Enter}');
+    expect(screen.getByText('The line goes from 0 to 2.')).toBeTruthy();
+  });
+  test('a press on an arrow of the line runs on, or asks for the start first', async () => {
+    const shown = await show('cardinality="single" base-type="string"', line('data-mode="interval"'));
+    const stage = document.querySelector<HTMLElement>('[data-line]');
+    if (!stage) throw new Error('no line');
+    stage.getBoundingClientRect = () => ({ left: 0, width: 600 }) as DOMRect;
+    const pressAt = (clientX: number) => {
+      // The test's window has no pointer events of its own; these are what React takes for them.
+      for (const name of ['pointerdown', 'pointerup'])
+        fireEvent(stage, new MouseEvent(name, { bubbles: true, clientX, clientY: 0 }));
+    };
+    pressAt(590);
+    expect(shown.answer()).toBeNull();
+    expect(screen.getByText(/^Press where the part starts first/)).toBeTruthy();
+    pressAt(300);
+    expect(shown.answer()).toBe('UNFINISHED(1)');
+    pressAt(5);
+    expect(shown.answer()).toBe('(-inf,1]');
   });
 });
 
@@ -192,6 +227,34 @@ describe('coordinate plane', () => {
     expect(shown.answer()).toEqual(['SEGMENT(3 3,5 1)']);
     await user.click(button(/^Erase: Segment/));
     expect(shown.answer()).toBeNull();
+  });
+  test('a shape being drawn is listed, its corners can be changed, and another tool gives it up', async () => {
+    const shown = await show(MULTIPLE('string'), plane('polygon segment'));
+    const field = screen.getByLabelText('Type a point');
+    for (const point of ['0 0', '4 0', '4 4']) await user.type(field, `${point}{Enter}`);
+    expect(shown.answer()).toEqual(['UNFINISHED(polygon 0 0,4 0,4 4)']);
+    expect(screen.getByText('Shape, not closed yet: (0, 0), (4, 0), (4, 4)')).toBeTruthy();
+    const third = screen.getByLabelText('Point 3');
+    await user.clear(third);
+    await user.type(third, '2, 6{Enter}');
+    await user.click(button('Move'));
+    expect(shown.answer()).toEqual(['UNFINISHED(polygon 0 0,4 0,2 6)']);
+    await user.click(button('Close the shape'));
+    expect(shown.answer()).toEqual(['POLYGON(0 0,4 0,2 6)']);
+    await user.click(button('Segment'));
+    await user.type(screen.getByLabelText('Type a point'), '1 1{Enter}');
+    expect(shown.answer()).toEqual(['POLYGON(0 0,4 0,2 6) UNFINISHED(segment 1 1)']);
+    await user.click(button('Shape'));
+    expect(shown.answer()).toEqual(['POLYGON(0 0,4 0,2 6)']);
+    expect(shown.said.at(-1)).toBe('Given up.');
+  });
+  test('a figure begun before a reload goes on with its own tool', async () => {
+    const shown = await show(MULTIPLE('string'), plane('point segment'), {
+      answer: ['UNFINISHED(segment 0 0)'],
+    });
+    expect(button('Segment').getAttribute('aria-pressed')).toBe('true');
+    await user.type(screen.getByLabelText('Type a point'), '3 3{Enter}');
+    expect(shown.answer()).toEqual(['SEGMENT(0 0,3 3)']);
   });
   test('a half-plane: two points, then the side; the edge is left out and the side turned', async () => {
     const shown = await show(MULTIPLE('string'), plane('halfplane'));

@@ -249,20 +249,23 @@ describe('sound with a limit on plays', () => {
         element.dispatchEvent(new Event('timeupdate'));
       });
   };
-  test('a play counts from the start; pausing and going on does not; after the last one it says so', async () => {
+  test('a play counts once half of it was heard; pausing and going on does not; after the last one it says so', async () => {
     const shown = await show(SINGLE('integer'), body('min-plays="1" max-plays="2"'));
     const goTo = prepare(10);
     await user.click(button('Play'));
+    goTo(4);
+    expect(shown.answer()).toBeNull();
+    goTo(6);
     expect(shown.answer()).toBe('1');
     expect(screen.getByText('played 1 of 2 times')).toBeTruthy();
-    goTo(4);
     await user.click(button('Pause'));
     await user.click(button('Go on'));
+    goTo(10);
     expect(shown.answer()).toBe('1');
-    goTo(10);
     await user.click(button('Play'));
-    expect(shown.answer()).toBe('2');
+    goTo(0);
     goTo(10);
+    expect(shown.answer()).toBe('2');
     expect(button('Play').getAttribute('aria-disabled')).toBe('true');
     expect(screen.getByText('all plays are used')).toBeTruthy();
   });
