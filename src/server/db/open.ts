@@ -78,7 +78,8 @@ export function database(): Db {
     const path = join(dataDir(), DATABASE_FILE);
     shared.ableDb = openDatabase(path);
     // Nobody else on this computer reads answers.
-    for (const ending of ['', '-wal', '-shm']) if (existsSync(/*turbopackIgnore: true*/ path + ending)) chmodSync(path + ending, 0o600);
+    for (const ending of ['', '-wal', '-shm'])
+      if (existsSync(/*turbopackIgnore: true*/ path + ending)) chmodSync(path + ending, 0o600);
   }
   return shared.ableDb;
 }

@@ -196,7 +196,7 @@ describe('number line', () => {
     stage.getBoundingClientRect = () => ({ left: 0, width: 600 }) as DOMRect;
     const pressAt = (clientX: number) => {
       // The test's window has no pointer events of its own; these are what React takes for them.
-      for (const name of ['pointerdown', 'pointerup'])
+      for (const name of ['pointerdown', 'click'])
         fireEvent(stage, new MouseEvent(name, { bubbles: true, clientX, clientY: 0 }));
     };
     pressAt(590);
@@ -315,7 +315,14 @@ describe('files', () => {
     const input = screen.getByLabelText<HTMLInputElement>('File');
     const anyUser = userEvent.setup({ applyAccept: false });
     await anyUser.upload(input, new File(['x'], 'boat.png', { type: 'image/png' }));
-    expect(screen.getByText('boat.png is not one of the kinds taken here (text/plain).')).toBeTruthy();
+    expect(screen.getByText('boat.png is of another kind. It can be a text file here.')).toBeTruthy();
+    await user.upload(input, new File([new Uint8Array(9)], 'log.txt', { type: 'text/plain' }));
+    expect(
+      await screen.findByText(
+        'log.txt is not really a text file: something else is inside. Choose another file.',
+      ),
+    ).toBeTruthy();
+    expect(shown.answer()).toBeNull();
     await user.upload(input, new File(['tide'], 'log.txt', { type: 'text/plain' }));
     expect(await screen.findByText('log.txt')).toBeTruthy();
     expect(shown.answer()).toBe('data:text/plain;name=log.txt;base64,dGlkZQ==');

@@ -2,6 +2,7 @@
 
 import type { ButtonHTMLAttributes, MouseEvent, Ref } from 'react';
 import styles from './button.module.css';
+import { isSecondOfTwo } from './secondOfTwo';
 
 export interface PressProps extends ButtonHTMLAttributes<HTMLButtonElement> {
   readonly ref?: Ref<HTMLButtonElement>;
@@ -9,13 +10,14 @@ export interface PressProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 
 /**
  * A button with a look of its caller's own. Disabled it stays where it is and keeps the focus (`aria-disabled`): whoever pressed
- * the last "Undo" is not thrown to the top of the page.
+ * the last "Undo" is not thrown to the top of the page. One that is switched on and off takes a double click as one press.
  */
 export function Press({ disabled = false, onClick, onDoubleClick, ref, ...rest }: PressProps) {
   const press = (act: typeof onClick) =>
     act &&
     ((event: MouseEvent<HTMLButtonElement>) => {
       if (disabled) event.preventDefault();
+      else if (rest['aria-pressed'] !== undefined && event.type === 'click' && isSecondOfTwo(event)) return;
       else act(event);
     });
   return (

@@ -1,6 +1,7 @@
 import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
 import { responseTexts } from '../../content/response';
 import { readFile } from '../file';
+import { isWhatItSays } from './bytes';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -30,7 +31,12 @@ export const upload = defineKind<UploadModel>({
     const [text = ''] = responseTexts(response);
     if (text.trim() === '') return empty('noFile');
     const file = readFile(text);
-    return file && !takesType(model, file.mediaType) ? partial('wrongFile') : complete;
+    return file && !(takesType(model, file.mediaType) && isWhatItSays(file))
+      ? partial('wrongFile')
+      : complete;
   },
-  fault: (_model, texts) => (texts.some((text) => readFile(text) === null) ? 'impossible' : null),
+  fault(_model, texts) {
+    const files = texts.map(readFile);
+    return files.every((file) => file !== null && isWhatItSays(file)) ? null : 'impossible';
+  },
 });

@@ -7,6 +7,7 @@ import { pressChoice, type Choice, type ChoiceModel } from '@/core/interactions/
 import { contentText, needsWords } from '@/core/content/content';
 import { responseTexts } from '@/core/content/response';
 import { ContentView } from '../../content/ContentView';
+import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { Prompt } from '../Prompt';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
@@ -69,11 +70,12 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
   );
 }
 
-/** Words selected inside a choice (to highlight them) must not choose it. */
+/** Words selected inside a choice (to highlight them) must not choose it, nor a double click take it back. */
 function keepSelection(event: MouseEvent<HTMLLabelElement>): void {
   const selection = window.getSelection();
   const inside = selection?.anchorNode && event.currentTarget.contains(selection.anchorNode);
-  if (inside && !selection.isCollapsed && !(event.target instanceof HTMLInputElement)) event.preventDefault();
+  if (event.target instanceof HTMLInputElement) return;
+  if ((inside && !selection.isCollapsed) || isSecondOfTwo(event)) event.preventDefault();
 }
 
 interface RowProps extends InteractionProps<ChoiceModel> {
@@ -106,7 +108,7 @@ function ChoiceRow({ choice, chosen, isStruck, square, name, onPress, model, slo
           aria-label={
             needsWords(choice.content) ? [label, isStruck ? t('struckOut') : ''].join(' ').trim() : undefined
           }
-          onChange={onPress}
+          onChange={(event) => isSecondOfTwo(event) || onPress()}
         />
         <span
           className={styles.mark}

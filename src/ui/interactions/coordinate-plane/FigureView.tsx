@@ -27,7 +27,7 @@ export function FigureView({ figure, geometry, chosen, onPress }: Props) {
       className={styles.figure}
       data-chosen={chosen || undefined}
       data-pressable={onPress ? true : undefined}
-      onPointerDown={
+      onClick={
         onPress &&
         ((event) => {
           event.stopPropagation();

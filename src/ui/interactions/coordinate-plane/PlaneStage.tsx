@@ -78,7 +78,6 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
       event.stopPropagation();
       const [figure = 0, handle = 0] = (event.currentTarget.dataset.handle ?? '').split('-').map(Number);
       const at = plane.figures[figure]?.points[handle];
-      if (plane.tool === 'eraser') plane.erase(figure);
       if (!at || plane.tool === 'eraser') return null;
       setDrag({ figure, handle, at });
       return { figure, handle, at };
@@ -187,7 +186,10 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
               })}
               data-handle={`${i}-${h}`}
               data-quiet={plane.isDrawing && plane.pending.length > 0 ? true : undefined}
-              onClick={(event) => event.stopPropagation()}
+              onClick={(event) => {
+                event.stopPropagation();
+                if (plane.tool === 'eraser') plane.erase(i);
+              }}
               {...handlers}
               onKeyDown={(event) => {
                 const arrow = arrowOf(event);

@@ -32,12 +32,16 @@ const tenth = ([x, y]: Point): Point => [Math.round(x * 10) / 10, Math.round(y *
 const REACH = 10;
 const STEP = 10;
 
-/** A sheet to draw on: pencil, shapes, words and eraser, by pointer, or by a cross moved with the arrow keys. */
+/**
+ * A sheet to draw on: pencil, shapes, words and eraser, by pointer, or by a cross moved with the arrow keys. A finger draws once the
+ * sheet or its tools have been pressed; before, it scrolls over the sheet and leaves no mark, as two fingers always do.
+ */
 export function Sketch({ marks, foreign, width, height, backdrop, onChange, announce, readOnly }: Props) {
   const t = useTranslations('interactions.drawing');
   const svgRef = useRef<SVGSVGElement>(null);
   const [tool, setTool] = useState<SketchTool>('pencil');
   const [pen, setPen] = useState<Pick<Mark, 'colour' | 'width'>>({ colour: 'ink', width: 4 });
+  const [inHand, setInHand] = useState(false);
   const [draft, setDraft] = useState<Mark | null>(null);
   const [words, setWords] = useState('');
   const [cross, setCross] = useState<Point | null>(null);
@@ -98,7 +102,7 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
 
   const { handlers } = useDrag<true, SVGSVGElement>({
     enabled: !readOnly,
-    begin: (event) => down(pointOf(event)),
+    begin: (event) => (event.pointerType === 'touch' && !inHand ? null : down(pointOf(event))),
     move: (event) => move(pointOf(event)),
     end: up,
     cancel: () => setDraft(null),
@@ -142,55 +146,65 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
   if (foreign !== null) return <img className={styles.foreign} src={foreign} alt={t('foreign')} />;
   return (
     <Enlargeable name={t('sheet')}>
-      {!readOnly && (
-        <SketchTools
-          tool={tool}
-          onTool={setTool}
-          pen={pen}
-          onPen={setPen}
-          words={words}
-          onWords={setWords}
-          canClear={marks.length > 0}
-          onClear={() => {
-            onChange([]);
-            announce(t('cleared'));
-          }}
-        />
-      )}
-      <svg
-        ref={svgRef}
-        className={styles.sheet}
-        viewBox={`0 0 ${width} ${height}`}
-        role="application"
-        aria-roledescription={t('sheet')}
-        aria-label={t('label', { count: marks.length })}
-
-        tabIndex={0}
-        data-sketch=""
-        {...handlers}
-        onKeyDown={keys}
+      <div
+        onFocus={() => setInHand(true)}
+        onBlur={(event) => setInHand(event.currentTarget.contains(event.relatedTarget))}
       >
-        <rect width={width} height={height} fill="#ffffff" />
-        {backdrop && (
-          <image role="img" href={backdrop.src} width={width} height={height} aria-label={backdrop.alt} />
-        )}
-        {marks.map((mark, i) => (
-          <MarkView key={i} mark={mark} />
-        ))}
-        {draft && <MarkView mark={draft} />}
-        {anchor && cross && <path d={strokePath([anchor, cross])} className={styles.guide} />}
-        {cross && (
-          <path
-            d={`M${cross[0] - 12} ${cross[1]}h24M${cross[0]} ${cross[1] - 12}v24`}
-            className={styles.cross}
+        {!readOnly && (
+          <SketchTools
+            tool={tool}
+            onTool={setTool}
+            pen={pen}
+            onPen={setPen}
+            words={words}
+            onWords={setWords}
+            canClear={marks.length > 0}
+            onClear={() => {
+              onChange([]);
+              announce(t('cleared'));
+            }}
           />
         )}
-      </svg>
-      {!readOnly && (
-        <p data-operate="" className={shared.hint}>
-          {t(`hint.${tool}`)}
-        </p>
-      )}
+        <svg
+          ref={svgRef}
+          className={styles.sheet}
+          viewBox={`0 0 ${width} ${height}`}
+          role="application"
+          aria-roledescription={t('sheet')}
+          aria-label={t('label', { count: marks.length })}
+
+          tabIndex={0}
+          data-sketch=""
+          data-in-hand={inHand || undefined}
+          onPointerEnter={(event) => {
+            if (event.pointerType === 'pen') setInHand(true);
+          }}
+          {...handlers}
+          onKeyDown={keys}
+        >
+          <rect width={width} height={height} fill="#ffffff" />
+          {backdrop && (
+            <image role="img" href={backdrop.src} width={width} height={height} aria-label={backdrop.alt} />
+          )}
+          {marks.map((mark, i) => (
+            <MarkView key={i} mark={mark} />
+          ))}
+          {draft && <MarkView mark={draft} />}
+          {anchor && cross && <path d={strokePath([anchor, cross])} className={styles.guide} />}
+          {cross && (
+            <path
+              d={`M${cross[0] - 12} ${cross[1]}h24M${cross[0]} ${cross[1] - 12}v24`}
+              className={styles.cross}
+            />
+          )}
+        </svg>
+        {!readOnly && (
+          <p data-operate="" className={shared.hint}>
+            {t(`hint.${tool}`)}
+            <span className={styles.forFingers}> {t('fingers')}</span>
+          </p>
+        )}
+      </div>
     </Enlargeable>
   );
 }

@@ -1,17 +1,51 @@
 'use client';
 
-import { Extension } from '@tiptap/core';
+import { Extension, type KeyboardShortcutCommand } from '@tiptap/core';
 import { Plugin, PluginKey } from '@tiptap/pm/state';
 import { Decoration, DecorationSet } from '@tiptap/pm/view';
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
+import { ListItem, ListKeymap } from '@tiptap/extension-list';
 import StarterKit from '@tiptap/starter-kit';
-import { Bold, Italic, List, ListOrdered, Redo2, Underline, Undo2 } from 'lucide-react';
+import {
+  Bold,
+  Italic,
+  List,
+  ListIndentDecrease,
+  ListIndentIncrease,
+  ListOrdered,
+  Redo2,
+  Underline,
+  Undo2,
+} from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import type { ExtendedTextModel } from '@/core/interactions/extended-text';
 import styles from './extendedText.module.css';
 import { WORD } from './useSpelling';
 import { Press } from '../../kit/Button';
+
+/** Without the list's own Tab: Tab leaves the writing as it leaves every box. */
+const withoutTab = (keys: Record<string, KeyboardShortcutCommand>): Record<string, KeyboardShortcutCommand> =>
+  Object.fromEntries(Object.entries(keys).filter(([key]) => !key.endsWith('Tab')));
+const Item = ListItem.extend({
+  addKeyboardShortcuts() {
+    return withoutTab(this.parent?.() ?? {});
+  },
+});
+const Keymap = ListKeymap.extend({
+  addKeyboardShortcuts() {
+    return withoutTab(this.parent?.() ?? {});
+  },
+});
+/** A list goes in and out by Ctrl and a bracket, as by the buttons. */
+const ListKeys = Extension.create({
+  name: 'listKeys',
+  addKeyboardShortcuts() {
+    const indent = () => this.editor.commands.sinkListItem('listItem');
+    const outdent = () => this.editor.commands.liftListItem('listItem');
+    return { 'Mod-]': indent, 'Mod-[': outdent };
+  },
+});
 
 const spellingKey = new PluginKey<DecorationSet>('spelling');
 
@@ -100,6 +134,8 @@ export function RichEditor({ model, text, label, labelledBy, readOnly, wrong, on
         code: false,
         link: false,
         horizontalRule: false,
+        listItem: false,
+        listKeymap: false,
         ...(formatted
           ? {}
           : {
@@ -109,10 +145,10 @@ export function RichEditor({ model, text, label, labelledBy, readOnly, wrong, on
               strike: false,
               bulletList: false,
               orderedList: false,
-              listItem: false,
               blockquote: false,
             }),
       }),
+      ...(formatted ? [Item, Keymap, ListKeys] : []),
       Spelling,
     ],
     content: htmlOf(text, model.format),
@@ -157,6 +193,9 @@ export function RichEditor({ model, text, label, labelledBy, readOnly, wrong, on
   );
 }
 
+/** What is done once and not switched on. */
+const STEPS = ['indent', 'outdent', 'undo', 'redo'] as const;
+
 function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) {
   const t = useTranslations('interactions.extendedText');
   const on = useEditorState({
@@ -167,6 +206,8 @@ function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) 
       underline: current.isActive('underline'),
       bullets: current.isActive('bulletList'),
       numbers: current.isActive('orderedList'),
+      indent: formatted && current.can().sinkListItem('listItem'),
+      outdent: formatted && current.can().liftListItem('listItem'),
       undo: current.can().undo(),
       redo: current.can().redo(),
     }),
@@ -180,6 +221,8 @@ function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) 
           ['underline', Underline, () => chain().toggleUnderline()],
           ['bullets', List, () => chain().toggleBulletList()],
           ['numbers', ListOrdered, () => chain().toggleOrderedList()],
+          ['indent', ListIndentIncrease, () => chain().sinkListItem('listItem')],
+          ['outdent', ListIndentDecrease, () => chain().liftListItem('listItem')],
         ] as const)
       : []),
     ['undo', Undo2, () => chain().undo()],
@@ -188,7 +231,7 @@ function Toolbar({ editor, formatted }: { editor: Editor; formatted: boolean }) 
   return (
     <div className={styles.toolbar} role="toolbar" aria-label={t('tools')}>
       {tools.map(([name, Icon, act]) => {
-        const step = name === 'undo' || name === 'redo';
+        const step = STEPS.some((one) => one === name);
         return (
           <Press
             key={name}

@@ -6,6 +6,7 @@ import { clearRow, isMatched, pressCell, type MatchChoice, type MatchModel } fro
 import { contentText } from '@/core/content/content';
 import { forCardinality } from '@/core/content/response';
 import { ContentView } from '../../content/ContentView';
+import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
@@ -63,7 +64,7 @@ export function MatchGrid(props: InteractionProps<MatchModel>) {
                         name={`${itemRef}-${model.responseIdentifier}-${row.identifier}`}
                         checked={isMatched(response, row.identifier, column.identifier)}
                         aria-label={`${contentText(row.content)} ${contentText(column.content)}`}
-                        onChange={() => press(row, column)}
+                        onChange={(event) => isSecondOfTwo(event) || press(row, column)}
                         onKeyDown={(event) => {
                           if (event.key === 'Delete' || event.key === 'Backspace')
                             onAnswer(clearRow(response, row.identifier));

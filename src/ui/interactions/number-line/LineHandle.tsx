@@ -50,13 +50,14 @@ export function LineHandle({
     enabled: !readOnly,
     begin: (event) => {
       event.stopPropagation();
-      return true;
+      return { at };
     },
     move: (event) => onDrag(shareOf(event.clientX, event.currentTarget)),
     end: (event, _start, moved) => {
       event.stopPropagation();
       if (!moved) onPress?.();
     },
+    cancel: (start) => onDrag(start.at),
     slack: 5,
   });
   const [typed, setTyped] = useState<string | null>(null);

@@ -1,9 +1,10 @@
 'use client';
 
-import { useMemo, useRef, type PointerEvent } from 'react';
+import { useMemo, useRef, type MouseEvent, type PointerEvent } from 'react';
 import { nearestTick, scaleOf, stepFrom, ticksOf, type Scale } from '@/core/interactions/number-line/ticks';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
+import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { useWidth } from '../../kit/useWidth';
 import { geometryOf } from './Axis';
 
@@ -23,17 +24,17 @@ export function useLine(scale: Scale) {
     atOf: (value: Rational): number => q.toNumber(q.subtract(value, ends.min)) / length,
     tickAt: (at: number): Rational => nearestTick(ticks, at)?.value ?? ends.min,
     step: (value: Rational, direction: 1 | -1): Rational => stepFrom(ticks, value, direction),
-    /** Listeners for a press on the line itself (not a drag across it, which scrolls). */
+    /** Listeners for a press on the line itself: not a drag across it, and a double click is one press. */
     pressing: (press: (at: number) => void) => ({
       onPointerDown: (event: PointerEvent<HTMLElement>) => {
         pressed.current = { x: event.clientX, y: event.clientY };
       },
-      onPointerUp: (event: PointerEvent<HTMLElement>) => {
+      onClick: (event: MouseEvent<HTMLElement>) => {
         const from = pressed.current;
         pressed.current = null;
         const box = event.currentTarget.getBoundingClientRect();
-        if (!from || event.button !== 0 || Math.hypot(event.clientX - from.x, event.clientY - from.y) > 8)
-          return;
+        if (!from || isSecondOfTwo(event)) return;
+        if (Math.hypot(event.clientX - from.x, event.clientY - from.y) > 8) return;
         press(geometry.toAt(((event.clientX - box.left) / box.width) * geometry.width));
       },
     }),

@@ -1,10 +1,14 @@
 'use client';
 
-import { useEffect, useRef, type PointerEvent } from 'react';
+import { useRef, type MouseEvent, type PointerEvent } from 'react';
+import { isSecondOfTwo } from '../../kit/secondOfTwo';
+
+/** Pixels a hand may tremble before its press is a sweep. */
+const SLACK = 6;
 
 /**
- * Switching things on or off by sweeping over them: the first one decides whether the sweep switches on or off. Works with
- * a finger too, which the browser ties to the element it came down on.
+ * Switching things on or off by press, or by sweeping over them: the first one decides whether the sweep switches on or off. A
+ * finger that starts out upwards or downwards scrolls instead (`touch-action: pan-y` on what is swept), and changes nothing.
  * @param keyOf the thing an element stands for; null for others
  * @param begin what the sweep will do, told by its first thing
  */
@@ -14,18 +18,8 @@ export function useSweep(
   apply: (key: string, on: boolean, first: string) => void,
   enabled: boolean,
 ) {
+  const down = useRef<{ key: string; x: number; y: number } | null>(null);
   const sweep = useRef<{ on: boolean; first: string; last: string } | null>(null);
-  useEffect(() => {
-    const end = () => {
-      sweep.current = null;
-    };
-    window.addEventListener('pointerup', end);
-    window.addEventListener('pointercancel', end);
-    return () => {
-      window.removeEventListener('pointerup', end);
-      window.removeEventListener('pointercancel', end);
-    };
-  }, []);
   const under = (event: PointerEvent): string | null => {
     const element = document.elementFromPoint(event.clientX, event.clientY);
     return element && event.currentTarget.contains(element) ? keyOf(element) : null;
@@ -33,18 +27,34 @@ export function useSweep(
   return {
     onPointerDown: (event: PointerEvent) => {
       const key = under(event);
-      if (!enabled || key === null || event.button !== 0) return;
-      const on = begin(key);
-      sweep.current = { on, first: key, last: key };
-      apply(key, on, key);
+      sweep.current = null;
+      down.current =
+        enabled && key !== null && event.button === 0 ? { key, x: event.clientX, y: event.clientY } : null;
     },
     onPointerMove: (event: PointerEvent) => {
+      const from = down.current;
+      if (!from || event.buttons !== 1) return;
+      if (!sweep.current) {
+        if (Math.hypot(event.clientX - from.x, event.clientY - from.y) < SLACK) return;
+        sweep.current = { on: begin(from.key), first: from.key, last: from.key };
+        apply(from.key, sweep.current.on, from.key);
+      }
       const going = sweep.current;
-      if (!going || event.buttons !== 1) return;
       const key = under(event);
       if (key === null || key === going.last) return;
       going.last = key;
       apply(key, going.on, going.first);
+    },
+    onPointerCancel: () => {
+      down.current = null;
+    },
+    onClick: (event: MouseEvent) => {
+      const swept = sweep.current !== null && event.detail > 0;
+      down.current = null;
+      sweep.current = null;
+      const key = keyOf(event.target as Element);
+      if (!enabled || swept || key === null || isSecondOfTwo(event)) return;
+      apply(key, begin(key), key);
     },
   };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent, MouseEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { useDrag } from '../../kit/useDrag';
 import styles from './tallyPlot.module.css';
@@ -20,7 +20,7 @@ function scaleOf(max: number, step: number): number[] {
 export function Columns({ model, values, set, move, readOnly }: PlotProps) {
   const t = useTranslations('interactions.tallyPlot');
   const scale = scaleOf(model.max, model.step);
-  const valueAt = (event: PointerEvent<HTMLElement>): number => {
+  const valueAt = (event: MouseEvent<HTMLElement>): number => {
     const box = event.currentTarget.getBoundingClientRect();
     return ((box.bottom - event.clientY) / box.height) * model.max;
   };
@@ -45,16 +45,20 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
     set(i, to);
   };
   /** The column a pointer came down on. */
-  const indexOf = (event: PointerEvent<HTMLElement>): number => Number(event.currentTarget.dataset.category);
+  const indexOf = (event: MouseEvent<HTMLElement>): number => Number(event.currentTarget.dataset.category);
   const { handlers } = useDrag<number>({
     enabled: !readOnly,
-    begin: (event) => {
-      const i = indexOf(event);
-      set(i, toNext(valueAt(event)));
-      return i;
-    },
+    // A finger scrolls over the bars; it drags one by its grip, and sets one by a press.
+    begin: (event) =>
+      event.pointerType === 'mouse' || (event.target as Element).closest('[data-grip]')
+        ? indexOf(event)
+        : null,
     move: (event, i) => set(i, toNext(valueAt(event))),
+    slack: 4,
   });
+  const press = (event: MouseEvent<HTMLElement>) => {
+    if (!readOnly && event.detail > 0) set(indexOf(event), toNext(valueAt(event)));
+  };
   return (
     <div className={styles.plot}>
       {model.kind === 'bars' && (
@@ -85,6 +89,7 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
                 data-category={i}
                 onKeyDown={(event) => keys(event, i)}
                 {...handlers}
+                onClick={press}
               >
                 {model.kind === 'bars' ? (
                   <>
@@ -96,6 +101,13 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
                       />
                     ))}
                     <i className={styles.bar} style={{ height: `${(value / model.max) * 100}%` }} />
+                    {!readOnly && (
+                      <i
+                        className={styles.grip}
+                        style={{ bottom: `${(value / model.max) * 100}%` }}
+                        data-grip=""
+                      />
+                    )}
                   </>
                 ) : (
                   Array.from({ length: Math.round(value / model.step) }, (_, n) => (

@@ -2,8 +2,9 @@
 
 import { Paperclip, Trash2 } from 'lucide-react';
 import { useRef, useState, type DragEvent } from 'react';
-import { useTranslations } from 'use-intl';
+import { useFormatter, useTranslations } from 'use-intl';
 import { bytesIn, fileText, MAX_FILE_BYTES, readFile } from '@/core/interactions/file';
+import { isWhatItSays } from '@/core/interactions/upload/bytes';
 import { takesType, type UploadModel } from '@/core/interactions/upload';
 import { responseTexts } from '@/core/content/response';
 import { Notice } from '../shared/Notice';
@@ -20,6 +21,27 @@ const readAsBase64 = (file: File): Promise<string> =>
     reader.readAsDataURL(file);
   });
 
+const KINDS = {
+  'image/*': 'picture',
+  'image/jpeg': 'photo',
+  'image/png': 'png',
+  'image/gif': 'gif',
+  'image/svg+xml': 'svg',
+  'audio/*': 'sound',
+  'video/*': 'video',
+  'text/*': 'text',
+  'text/plain': 'text',
+  'text/csv': 'table',
+  'application/pdf': 'pdf',
+} as const;
+
+/** A media type as people call it; one nobody has a word for stays as it is written. */
+function useKindWords(): (mediaType: string) => string {
+  const t = useTranslations('interactions.upload.kinds');
+  return (mediaType) =>
+    Object.hasOwn(KINDS, mediaType) ? t(KINDS[mediaType as keyof typeof KINDS]) : mediaType;
+}
+
 /** A file handed in: chosen or dropped, shown by name, size and (for pictures) as it looks; limits are said before and after. */
 export function UploadView({
   model,
@@ -31,6 +53,8 @@ export function UploadView({
   position,
 }: InteractionProps<UploadModel>) {
   const t = useTranslations('interactions.upload');
+  const format = useFormatter();
+  const kindWords = useKindWords();
   const inputRef = useRef<HTMLInputElement>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const [over, setOver] = useState(false);
@@ -38,6 +62,7 @@ export function UploadView({
   const file = text === undefined ? null : readFile(text);
   const limit = MAX_FILE_BYTES / 1_000_000;
 
+  const kinds = (types: readonly string[]) => format.list(types.map(kindWords), { type: 'disjunction' });
   const refuse = (words: string) => {
     setNotice(words);
     announce(words);
@@ -46,13 +71,14 @@ export function UploadView({
     if (!chosen || readOnly) return;
     const mediaType = /^[\w.+-]+\/[\w.+-]+$/.test(chosen.type) ? chosen.type : 'application/octet-stream';
     if (!takesType(model, mediaType))
-      return refuse(t('wrongType', { name: chosen.name, types: model.types.join(', ') }));
+      return refuse(t('wrongType', { name: chosen.name, types: kinds(model.types) }));
     if (chosen.size > MAX_FILE_BYTES) return refuse(t('tooLarge', { name: chosen.name, limit }));
     if (chosen.size === 0) return refuse(t('emptyFile', { name: chosen.name }));
     try {
-      const data = await readAsBase64(chosen);
+      const file = { name: chosen.name, mediaType, data: await readAsBase64(chosen) };
+      if (!isWhatItSays(file)) return refuse(t('notInside', { name: chosen.name, kind: kinds([mediaType]) }));
       setNotice(null);
-      onAnswer(fileText({ name: chosen.name, mediaType, data }));
+      onAnswer(fileText(file));
       announce(t('taken', { name: chosen.name }));
     } catch {
       refuse(t('unreadable', { name: chosen.name }));
@@ -112,9 +138,7 @@ export function UploadView({
         </Button>
       </div>
       <p className={styles.limits}>
-        {model.types.length > 0
-          ? t('limits', { limit, types: model.types.join(', ') })
-          : t('limit', { limit })}
+        {model.types.length > 0 ? t('limits', { limit, types: kinds(model.types) }) : t('limit', { limit })}
       </p>
       <Notice words={notice} />
     </Task>
