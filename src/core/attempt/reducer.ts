@@ -1,5 +1,6 @@
 import { paint } from '../annotate/ranges';
-import { responseTexts, type RawResponse } from '../content/response';
+import { responseTexts } from '../content/response';
+import { wordsBegun } from '../content/words';
 import { SERVER, type AttemptEvent, type BrowserEvent } from './events';
 import { may } from './may';
 import {
@@ -18,13 +19,6 @@ import type { Millis } from './timing';
 const UNDO_DEPTH = 60;
 /** Letters of one word typed within this of one another are one step of undo. */
 const TYPING_PAUSE = 1500;
-
-/** Words of a text being written, its markup left aside. */
-const wordCount = (response: RawResponse): number =>
-  responseTexts(response)
-    .join(' ')
-    .replace(/<[^>]*>/g, ' ')
-    .match(/\S+/g)?.length ?? 0;
 
 type Answered = Extract<AttemptEvent, { type: 'answered' }>;
 
@@ -67,7 +61,7 @@ function answer(item: ItemState, event: Answered): Partial<ItemState> {
   const past = [...item.past, item.responses].slice(-UNDO_DEPTH);
   if (event.how === 'redo') return { ...base, typing: null, past, future: item.future.slice(1) };
   if (event.how === 'typing') {
-    const typing = { response: only, at: event.at, words: wordCount(changes[only] ?? null) };
+    const typing = { response: only, at: event.at, words: wordsBegun(changes[only] ?? null) };
     const goesOn =
       item.typing?.response === only &&
       item.typing.words === typing.words &&

@@ -1,10 +1,11 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { wordsBegun } from '@/core/content/words';
 
 /**
- * Text being typed: shown at once, given as an answer after a short pause and at the latest when the box is left, the
- * question is left or the page goes away. An answer that changes from outside (undo, another device) replaces the text; one that is
+ * Text being typed: shown at once, given as an answer after each word and each short pause, and at the latest when the box is left,
+ * the question is left or the page goes away. An answer that changes from outside (undo, another device) replaces the text; one that is
  * only the text as it is kept (a blank at its end left off, maths written in another way) never does: it is still being written.
  * @param asKept how a text comes back once it was given
  */
@@ -51,6 +52,7 @@ export function useTypedAnswer(
 
   const change = (text: string) => {
     setDraft(text);
+    if (pending.current && wordsBegun(pending.current.text) !== wordsBegun(text)) settle();
     if (pending.current) clearTimeout(pending.current.timer);
     pending.current = { text, timer: setTimeout(settle, pauseMs) };
   };

@@ -12,6 +12,8 @@ export interface Drag<Start, Element extends globalThis.Element = HTMLElement> {
   end?(event: PointerEvent<Element>, start: Start, moved: boolean): void;
   /** The browser took the pointer away (a scroll, a system gesture): everything is as before. */
   cancel?(start: Start): void;
+  /** It goes along a line: a finger that starts out across it scrolls, and drags nothing. */
+  readonly along?: 'x';
   /** CSS pixels within which it is still a press. */
   readonly slack?: number;
 }
@@ -41,8 +43,9 @@ export function useDrag<Start, Element extends globalThis.Element = HTMLElement>
       onPointerMove: (event: PointerEvent<Element>) => {
         const now = going.current;
         if (!now) return;
-        const far = Math.hypot(event.clientX - now.x, event.clientY - now.y) >= (drag.slack ?? 0);
-        if (!now.moved && !far) return;
+        const [dx, dy] = [Math.abs(event.clientX - now.x), Math.abs(event.clientY - now.y)];
+        if (!now.moved && Math.hypot(dx, dy) < (drag.slack ?? 0)) return;
+        if (!now.moved && drag.along === 'x' && event.pointerType === 'touch' && dy > dx) return stop();
         now.moved = true;
         drag.move(event, now.start);
       },

@@ -77,6 +77,11 @@ export function MathEditor({
       giveLast();
       onEnterRef.current();
     };
+    /** The editor itself takes keys only 60 ms after it was pressed; what is typed meanwhile would be lost. */
+    const takeKeys = () =>
+      field.shadowRoot?.querySelector<HTMLElement>('[part=keyboard-sink]')?.focus({ preventScroll: true });
+    field.addEventListener('focus', takeKeys);
+    field.addEventListener('pointerdown', takeKeys);
     field.addEventListener('input', give);
     field.addEventListener('blur', giveLast);
     field.addEventListener('keydown', enter);
@@ -86,6 +91,8 @@ export function MathEditor({
     fieldRef.current = field;
     return () => {
       giveLast();
+      field.removeEventListener('focus', takeKeys);
+      field.removeEventListener('pointerdown', takeKeys);
       field.removeEventListener('input', give);
       field.removeEventListener('blur', giveLast);
       field.removeEventListener('keydown', enter);

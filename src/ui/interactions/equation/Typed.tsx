@@ -56,7 +56,7 @@ export function Typed({
         onBlur={settle}
       />
       {editor && read.ok && (
-        <span className={styles.shownBack} aria-hidden="true">
+        <span className={styles.shownBack} data-shown-back="" aria-hidden="true">
           <editor.Beside latex={toLatex(read.node)} />
         </span>
       )}

@@ -11,10 +11,15 @@ export interface LineGeometry {
   readonly height: number;
   /** The line itself, from the top. */
   readonly y: number;
+  /** How far beyond an end something must be taken to run on for ever, as a share of the line: half way to the arrow's tip. */
+  readonly beyond: number;
   readonly toX: (at: number) => number;
   /** From a pixel to the share of the line, below 0 and above 1 beyond its ends. */
   readonly toAt: (x: number) => number;
 }
+
+/** Pixels from the end of the line to the tip of its arrow. */
+const ARROW = 24;
 
 export function geometryOf({ width, scale }: Measured): LineGeometry {
   const margin = 34 * scale;
@@ -24,6 +29,7 @@ export function geometryOf({ width, scale }: Measured): LineGeometry {
     scale,
     height: 116 * scale,
     y: 52 * scale,
+    beyond: (ARROW * scale) / 2 / inner,
     toX: (at) => margin + at * inner,
     toAt: (x) => (x - margin) / inner,
   };
@@ -77,7 +83,7 @@ function Label({ text, x, y, scale }: { text: string; x: number; y: number; scal
 export function Axis({ ticks, geometry }: { ticks: readonly Tick[]; geometry: LineGeometry }) {
   const { y, scale, toX } = geometry;
   const labels = shownLabels(ticks, toX(1) - toX(0), widthOf(scale));
-  const [left, right] = [toX(0) - 24 * scale, toX(1) + 24 * scale];
+  const [left, right] = [toX(0) - ARROW * scale, toX(1) + ARROW * scale];
   const head = 7 * scale;
   return (
     <g>

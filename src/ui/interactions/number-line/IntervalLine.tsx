@@ -28,9 +28,6 @@ import { useLine } from './useLine';
 import { useLineValues } from './useLineValues';
 import { Button } from '../../kit/Button';
 
-/** How far beyond the end of the line an end must be taken to run on for ever, as a share of the line. */
-const BEYOND = 0.03;
-
 const NO_END: SpanEnd = { at: null, closed: false };
 
 /**
@@ -100,13 +97,13 @@ export function IntervalLine({
   };
   const press = (at: number) => {
     if (readOnly) return;
-    const off = at < -BEYOND ? 'from' : at > 1 + BEYOND ? 'to' : null;
+    const off = at < -geometry.beyond ? 'from' : at > 1 + geometry.beyond ? 'to' : null;
     if (off === null) set(tickAt(at));
     else if (start !== null) runOn(off);
     else refuse(t('beyondFirst'));
   };
   const dragTo = (index: number, span: Span, side: 'from' | 'to', at: number) => {
-    const off = side === 'from' ? at < -BEYOND : at > 1 + BEYOND;
+    const off = side === 'from' ? at < -geometry.beyond : at > 1 + geometry.beyond;
     change(index, moveEnd(span, side, off ? null : tickAt(at), q.compare));
   };
   const stepEnd = (index: number, span: Span, side: 'from' | 'to', direction: 1 | -1) => {
@@ -120,7 +117,7 @@ export function IntervalLine({
     return change(index, moveEnd(span, side, step(at, direction), q.compare));
   };
   const shareOf = (end: SpanEnd, side: 'from' | 'to') =>
-    end.at === null ? (side === 'from' ? -0.045 : 1.045) : atOf(end.at);
+    end.at === null ? (side === 'from' ? -2 * geometry.beyond : 1 + 2 * geometry.beyond) : atOf(end.at);
 
   return (
     <>

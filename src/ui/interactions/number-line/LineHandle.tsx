@@ -58,6 +58,7 @@ export function LineHandle({
       if (!moved) onPress?.();
     },
     cancel: (start) => onDrag(start.at),
+    along: 'x',
     slack: 5,
   });
   const [typed, setTyped] = useState<string | null>(null);

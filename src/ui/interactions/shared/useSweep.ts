@@ -35,7 +35,12 @@ export function useSweep(
       const from = down.current;
       if (!from || event.buttons !== 1) return;
       if (!sweep.current) {
-        if (Math.hypot(event.clientX - from.x, event.clientY - from.y) < SLACK) return;
+        const [dx, dy] = [Math.abs(event.clientX - from.x), Math.abs(event.clientY - from.y)];
+        if (Math.hypot(dx, dy) < SLACK) return;
+        if (event.pointerType === 'touch' && dy > dx) {
+          down.current = null;
+          return;
+        }
         sweep.current = { on: begin(from.key), first: from.key, last: from.key };
         apply(from.key, sweep.current.on, from.key);
       }
