@@ -89,3 +89,13 @@ export function needsWords(content: Content): boolean {
   }
   return false;
 }
+
+/** Whether a text brings numbers of its own paragraphs, one after another; then nobody numbers them again. */
+export function numbersItsParagraphs(content: Content): boolean {
+  const begins = content
+    .filter((node) => node.kind === 'element' && node.name === 'p')
+    .map((node) => /^[([]?(\d{1,3})(?![\d.,:])/.exec(contentText([node]))?.[1])
+    .filter((number) => number !== undefined)
+    .map(Number);
+  return begins.length > 1 && begins.every((number, i) => i === 0 || number === (begins[i - 1] ?? 0) + 1);
+}

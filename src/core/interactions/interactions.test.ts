@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { interactionsOf } from '../content/content';
+import { contentText, interactionsOf } from '../content/content';
 import { progressOfItem } from '../item/progress';
 import type { RawResponse } from '../content/response';
 import { itemFrom } from '../qti/testItem';
@@ -245,6 +245,47 @@ test('parts are told by their headings, and what is missing is said part by part
     ['A', 'complete'],
     ['B', 'empty'],
   ]);
+});
+
+test('a line or a prompt names a part as a heading does, when it does no more', () => {
+  const two = (first: string, second: string) =>
+    progressOfItem(
+      itemFrom(
+        `<qti-response-declaration identifier="A1" cardinality="single" base-type="identifier"/><qti-response-declaration identifier="B1" cardinality="single" base-type="string"/>
+         <qti-item-body>${first.replace('*', '<qti-simple-choice identifier="X">x</qti-simple-choice></qti-choice-interaction>')}${second}<p><qti-text-entry-interaction response-identifier="B1"/></p></qti-item-body>`,
+      ).item,
+      {},
+    ).parts.map(({ label }) => label);
+  const choice = '<qti-choice-interaction response-identifier="A1" max-choices="1">';
+  expect(two(`${choice}<qti-prompt>Part A: choose.</qti-prompt>*`, '<p>Part B</p>')).toEqual(['A', 'B']);
+  expect(two(`<p>Part A.</p>${choice}<qti-prompt>Part A – choose.</qti-prompt>*`, '<h4>Part B</h4>')).toEqual(
+    ['A', 'B'],
+  );
+  expect(two(`<p>Part 2 of the way is steep.</p>${choice}*`, '')).toEqual(['1', '2']);
+});
+
+test('a hint for the candidate is read in its place, one for scorers is not there', () => {
+  const { item } = itemFrom(
+    `<qti-item-body><p>Before.</p><qti-rubric-block view="candidate" use="instructions"><qti-content-body><p>Use the map.</p></qti-content-body></qti-rubric-block><qti-rubric-block view="scorer"><p>Two points.</p></qti-rubric-block></qti-item-body>`,
+  );
+  expect(contentText(item.body)).toBe('Before.Use the map.');
+  expect(item.rubrics.map(({ views }) => views)).toEqual([['scorer']]);
+});
+
+test('as many rows as can be filled are said to be empty, or the pairs that are asked for', () => {
+  const matchOf = (attributes: string) =>
+    read(
+      'cardinality="multiple" base-type="directedPair"',
+      `<qti-match-interaction response-identifier="R" ${attributes}><qti-simple-match-set>${['A', 'B', 'C', 'D'].map((id) => `<qti-simple-associable-choice identifier="${id}" match-max="1">${id}</qti-simple-associable-choice>`).join('')}</qti-simple-match-set><qti-simple-match-set>${['X', 'Y', 'Z'].map((id) => `<qti-simple-associable-choice identifier="${id}" match-max="1">${id}</qti-simple-associable-choice>`).join('')}</qti-simple-match-set></qti-match-interaction>`,
+    ).item;
+  const missing = (attributes: string, response: RawResponse) =>
+    progressOfItem(matchOf(attributes), { R: response }).parts[0]?.missing[0];
+  expect(missing('max-associations="0"', null)).toEqual({ code: 'rowsEmpty', values: { count: 3 } });
+  expect(missing('max-associations="0"', ['A X'])).toEqual({ code: 'rowsEmpty', values: { count: 2 } });
+  expect(missing('max-associations="0" min-associations="2"', ['A X'])).toEqual({
+    code: 'pairs',
+    values: { made: 1, wanted: 2 },
+  });
 });
 
 test('every interaction has its own element and type', () => {

@@ -41,6 +41,15 @@ export interface DeliveredTest {
   readonly assets: readonly string[];
 }
 
+/** What is to be read before a question's section, and whether it is the first of it; null where there is nothing to read. */
+export function directionsFor(
+  test: DeliveredTest,
+  ref: string,
+): { readonly section: DeliveredSection; readonly first: boolean } | null {
+  const section = test.parts.flatMap((part) => part.sections).find(({ items }) => items.includes(ref));
+  return section && section.directions.length > 0 ? { section, first: section.items[0] === ref } : null;
+}
+
 /** The question references of a delivered test, in the order they are met. */
 export const questionOrder = (test: DeliveredTest): string[] =>
   test.parts.flatMap((part) => part.sections.flatMap((section) => section.items));

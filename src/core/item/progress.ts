@@ -1,7 +1,14 @@
 import { own } from '../own';
 import { interactionOf } from '../interactions';
 import type { InteractionModel, Missing, ProgressState, ResponseShape } from '../interactions/types';
-import { contentText, interactionsOf, walkContent, withMates, type Content } from '../content/content';
+import {
+  contentText,
+  interactionsOf,
+  walkContent,
+  withMates,
+  type Content,
+  type ContentNode,
+} from '../content/content';
 import type { RawResponse } from '../content/response';
 
 /** What progress needs of an item; both the full item and the delivered one have it. */
@@ -37,28 +44,38 @@ export const givenResponses = ({ body, responses }: Answerable): readonly string
 };
 
 const PART_HEADING = /^\s*Part\s+([A-Z]|\d{1,2})(?![\w])/i;
+/** A line or a prompt that names a part must do no more: "Part 2 of the way …" is a sentence. */
+const PART_LINE = /^\s*Part\s+([A-Z]|\d{1,2})\s*(?:$|[:.)\u2013\u2014-])/i;
 
-/** The letter or number of a part by its heading, "A" of "Part A: the ferry"; null for "Part Two", which names no part. */
-export const partLabel = (heading: string): string | null =>
-  PART_HEADING.exec(heading)?.[1]?.toUpperCase() ?? null;
+/**
+ * The letter or number of a part by its heading, "A" of "Part A: the ferry"; null for "Part Two", which names no part.
+ * @param isHeading it stands in a heading; else in a paragraph or prompt
+ */
+export const partLabel = (text: string, isHeading = true): string | null =>
+  (isHeading ? PART_HEADING : PART_LINE).exec(text)?.[1]?.toUpperCase() ?? null;
+
+/** What part a piece of content opens, by its words; null for any other. */
+function partOpenedBy(node: ContentNode): string | null {
+  if (node.kind === 'interaction') return partLabel(contentText(node.interaction.prompt), false);
+  if (node.kind !== 'element' || !/^(h[1-6]|p)$/.test(node.name)) return null;
+  return partLabel(contentText(node.children), node.name !== 'p');
+}
 
 const isOptional = (interaction: InteractionModel): boolean =>
   interactionOf(interaction.type)?.optional?.(interaction) ?? false;
 
 /**
- * The parts of a question. A heading that begins "Part A" opens one (common practice, no source: QTI has no element for
- * it). Without such headings each block interaction is a part of its own, and interactions inside lines are one.
+ * The parts of a question. A heading, a line or a prompt that begins "Part A" opens one (common practice, no source: QTI has no
+ * element for it). Without any each block interaction is a part of its own, and interactions inside lines are one.
  */
 export function partsOf(body: Content): ItemPart[] {
   const parts: { label: string | null; interactions: InteractionModel[] }[] = [];
   let headed = false;
   for (const node of walkContent(body)) {
-    if (node.kind === 'element' && /^h[1-6]$/.test(node.name)) {
-      const label = partLabel(contentText(node.children));
-      if (label !== null) {
-        headed = true;
-        parts.push({ label, interactions: [] });
-      }
+    const label = partOpenedBy(node);
+    if (label !== null && parts.at(-1)?.label !== label) {
+      headed = true;
+      parts.push({ label, interactions: [] });
     }
     if (node.kind !== 'interaction') continue;
     const asked = withMates(node.interaction).filter((one) => !isOptional(one));

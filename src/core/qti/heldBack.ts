@@ -32,10 +32,6 @@ const HELD_BACK: Readonly<Record<string, (element: XmlElement, parent: string) =
       ? `${asked.join(' and ')} does not hold a question: any can be left as it is`
       : null;
   },
-  'qti-rubric-block': ({ attributes }, parent) =>
-    parent !== 'qti-assessment-test' && (attributes.view ?? 'candidate').split(/\s+/).includes('candidate')
-      ? `the text for candidates of <${parent === ONLY_PART ? 'qti-test-part' : parent}> is in Help only, not before its questions`
-      : null,
   'qti-template-default': () => 'the template default is not set',
 };
 

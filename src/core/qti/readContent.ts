@@ -158,13 +158,23 @@ export class ContentReader {
       case 'qti-position-object-stage':
         return this.stage(element);
       case 'qti-rubric-block':
-        return [];
+        return this.directions(element);
       default:
         break;
     }
     if (name.endsWith('-interaction')) return this.interaction(element);
     report.error('unsupported-element', element.line, `<${name}> is not supported in content`);
     return [];
+  }
+
+  /** A rubric block for the candidate is part of what is read; one for others (scorers, tutors) never gets here. */
+  private directions(element: XmlElement): ContentNode[] {
+    const views = (element.attributes.view ?? 'candidate').split(/\s+/);
+    if (!views.includes('candidate')) return [];
+    const attributes = { class: 'able-directions' };
+    return [
+      { kind: 'element', name: 'div', namespace: 'html', attributes, children: this.children(element) },
+    ];
   }
 
   private printed({ attributes, line }: XmlElement): ContentNode[] {

@@ -100,7 +100,10 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
       .map((one) => context.stimulus(one.attributes.href ?? '', one.attributes.identifier ?? '', one.line))
       .filter(present),
     body: body ? reader.children(body) : [],
-    rubrics: (body ? descendantsOf(body, 'qti-rubric-block') : []).map((block) => readRubric(block, reader)),
+    // Those for the candidate stand in the body, where they are read.
+    rubrics: (body ? descendantsOf(body, 'qti-rubric-block') : [])
+      .map((block) => readRubric(block, reader))
+      .filter(({ views }) => views.some((view) => view !== 'candidate')),
     feedback: elementsOf(root, 'qti-modal-feedback').map((one) => ({
       outcome: one.attributes['outcome-identifier'] ?? '',
       identifier: one.attributes.identifier ?? '',

@@ -492,11 +492,6 @@ describe('what the student’s screens cannot give yet is named, with its line',
       'validate-responses="true"',
     ],
     [
-      'a text for candidates',
-      part(section('s', `${rubric('candidate scorer')}${ref('a')}`)),
-      'text for candidates',
-    ],
-    [
       'feedback of the test',
       `<qti-outcome-declaration identifier="F" cardinality="single" base-type="identifier"/>${part(section('s', ref('a')))}<qti-test-feedback access="atEnd" outcome-identifier="F" show-hide="show" identifier="x"><qti-content-body><p>x</p></qti-content-body></qti-test-feedback>`,
       'feedback of the test',
@@ -516,6 +511,10 @@ describe('what the student’s screens cannot give yet is named, with its line',
       `<qti-time-limits max-time="9"/>${part(section('s', ref('a')))}`,
     ],
     ['a text for candidates before the test', `${rubric('candidate')}${part(section('s', ref('a')))}`],
+    [
+      'a text for candidates before a section',
+      part(section('s', `${rubric('candidate scorer')}${ref('a')}`)),
+    ],
     ['a text for scorers', part(section('s', `${rubric('scorer')}${ref('a')}`))],
     ['tries', two(ref('a', '', '<qti-item-session-control max-attempts="2" show-feedback="true"/>'))],
   ])('and nothing else: %s', (_what, inside) => {

@@ -31,6 +31,8 @@ Object.assign(HTMLMediaElement.prototype, { pause: nothing });
 export interface Shown {
   /** The answer now; of another answer place when it is named. */
   readonly answer: (identifier?: string) => RawResponse;
+  /** The answer changes from outside: undone, started over, given on another device. */
+  readonly give: (response: RawResponse) => void;
   /** Everything said to a screen reader, oldest first. */
   readonly said: readonly string[];
 }
@@ -58,9 +60,11 @@ export async function show(
   await preloadViews(models);
   const answers = new Map<string, RawResponse>([['R', start]]);
   const said: string[] = [];
+  let giveR: (response: RawResponse) => void = nothing;
   const One = ({ model }: { model: InteractionModel }) => {
     const identifier = model.responseIdentifier;
     const [response, setResponse] = useState(answers.get(identifier) ?? null);
+    if (identifier === 'R') giveR = setResponse;
     const View = VIEW_OF[model.type];
     const shape = item.responses.find((one) => one.identifier === identifier);
     if (!View || !shape) throw new Error(`no view of ${model.type}`);
@@ -90,7 +94,11 @@ export async function show(
     );
     await Promise.resolve();
   });
-  return { answer: (identifier = 'R') => answers.get(identifier) ?? null, said };
+  return {
+    answer: (identifier = 'R') => answers.get(identifier) ?? null,
+    give: (response) => giveR(response),
+    said,
+  };
 }
 
 export const button = (name: string | RegExp): HTMLElement => screen.getByRole('button', { name });

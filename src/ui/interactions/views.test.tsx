@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { button, show } from './testView';
 
@@ -70,8 +70,8 @@ describe('pairs and orders', () => {
     await user.click(button('B in 1 pair'));
     await user.click(button('C'));
     expect(shown.answer()).toEqual(['A B']);
-    expect(screen.getByText('You can make 1 pair. Part one first.')).toBeTruthy();
-    await user.click(button('Part A and B'));
+    expect(screen.getByText('You can make 1 pair. Undo one first.')).toBeTruthy();
+    await user.click(button('Undo the pair: A with B'));
     expect(shown.answer()).toBeNull();
   });
   test('matching as lists: a place that takes two says so at the third', async () => {
@@ -112,6 +112,18 @@ describe('pictures', () => {
     expect(shown.answer()).toEqual(['H0', 'H2']);
     expect(shown.said).toEqual(['You can choose 2. To choose another, take one away first.']);
     expect(button('Rock').getAttribute('aria-pressed')).toBe('true');
+  });
+  test('a refusal is gone when the answer changes by whatever hand', async () => {
+    const shown = await show(
+      MULTIPLE('identifier'),
+      `<qti-hotspot-interaction response-identifier="R" max-choices="2">${IMG}${hotspots('qti-hotspot-choice')}</qti-hotspot-interaction>`,
+    );
+    for (const name of ['Rock', 'Pier', 'Bay']) await user.click(button(name));
+    expect(screen.getByText(/^You can choose 2/)).toBeTruthy();
+    act(() => shown.give(null));
+    expect(screen.queryByText(/^You can choose 2/)).toBeNull();
+    act(() => shown.give(['H0', 'H2']));
+    expect(screen.queryByText(/^You can choose 2/)).toBeNull();
   });
   test('graphic order numbers the places and says the number', async () => {
     const shown = await show(

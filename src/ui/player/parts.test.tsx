@@ -1,4 +1,4 @@
-import { act, screen } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { createRef } from 'react';
 import type { AttemptState } from '@/core/attempt/state';
@@ -89,6 +89,16 @@ describe('looking over', () => {
     await user.click(screen.getByRole('button', { name: /^Question 1|1Question 1/ }));
     await user.click(screen.getByRole('button', { name: 'Back to question 2' }));
     expect(gone).toEqual(['Q1', 'Q2']);
+  });
+  test('before handing in, what is done and flagged is said to be done', async () => {
+    const { show } = prepared();
+    show(<Review current="Q2" pageRef={createRef()} onGo={none} onHandedIn={none} />);
+    await user.click(screen.getByRole('button', { name: /^Hand in/ }));
+    const dialog = within(await screen.findByRole('dialog'));
+    expect(dialog.getByRole('button', { name: /^Question 1/ }).textContent).toBe('Question 1doneFlagged');
+    expect(dialog.getByRole('button', { name: /^Question 2/ }).textContent).toBe(
+      'Question 2Part A: 1 of 2 chosen · Part B: 1 box empty',
+    );
   });
   test('an empty filter says so', async () => {
     const { session, show } = testPlayer([someQuestion('Q1')]);

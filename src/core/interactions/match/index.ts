@@ -102,7 +102,6 @@ export const match = defineKind<MatchModel>({
   shuffles: ['rows', 'columns'],
   progress(model, response) {
     const pairs = responseTexts(response);
-    if (pairs.length === 0) return empty('rowsEmpty', { count: model.rows.length });
     const capacity = model.columns.reduce(
       (sum, one) => sum + (one.matchMax === 0 ? Infinity : one.matchMax),
       0,
@@ -110,9 +109,12 @@ export const match = defineKind<MatchModel>({
     const limit = model.maxAssociations === 0 ? Infinity : model.maxAssociations;
     const wanted = Math.min(model.rows.length, capacity, limit);
     if (model.minAssociations > 0) {
-      const left = Math.min(model.minAssociations, capacity, limit) - pairs.length;
-      return left > 0 ? partial('rowsEmpty', { count: left }) : complete;
+      const most = Math.min(model.minAssociations, capacity, limit);
+      const values = { made: pairs.length, wanted: most };
+      if (pairs.length === 0) return empty('pairs', values);
+      return pairs.length < most ? partial('pairs', values) : complete;
     }
+    if (pairs.length === 0) return empty('rowsEmpty', { count: wanted });
     const done = model.rows.filter(
       (row) => pairs.filter((p) => p.startsWith(`${row.identifier} `)).length >= Math.max(1, row.matchMin),
     ).length;

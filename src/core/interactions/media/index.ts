@@ -37,9 +37,8 @@ export const media = defineKind<MediaModel>({
   progress(model, response) {
     const plays = Number(responseTexts(response)[0] ?? 0);
     if (model.minPlays === 0 || plays >= model.minPlays) return complete;
-    return plays > 0
-      ? partial('plays', { wanted: model.minPlays, played: plays })
-      : empty('plays', { wanted: model.minPlays, played: 0 });
+    const values = { wanted: model.minPlays, played: plays, left: model.minPlays - plays };
+    return plays > 0 ? partial('plays', values) : empty('plays', values);
   },
   fault: (_model, texts) => numberFault(texts, 0, MAX_PLAYS, 1),
 });

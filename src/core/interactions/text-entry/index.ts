@@ -20,6 +20,9 @@ export interface TextEntryModel extends InteractionBase {
   readonly placeholder: string;
 }
 
+/** A fraction or a mixed number: a number, and none that a number box takes. */
+const FRACTION = /^[-+\u2212]?\s*\d+(?:\s+\d+)?\s*[/\u2044\u00f7]\s*\d+$/;
+
 /** A repeated group with a repetition or a choice inside: with the browser's own engine it could run without end. */
 const RISKY = /\((?:[^()]|\([^()]*\))*[+*{|](?:[^()]|\([^()]*\))*\)\s*[+*{]|\\[1-9]/;
 
@@ -44,7 +47,7 @@ export const textEntry = defineKind<TextEntryModel>({
     const text = responseTexts(response).join(' ').trim();
     if (text === '') return empty('boxEmpty', { count: 1 });
     if (shape.baseType === 'float' && parseScalar(normaliseTypedNumber(text), 'float') === undefined) {
-      return partial('notANumber');
+      return partial(FRACTION.test(text) ? 'fraction' : 'notANumber');
     }
     if (shape.baseType === 'integer' && parseScalar(normaliseTypedNumber(text), 'integer') === undefined) {
       return partial('notAWholeNumber');

@@ -74,8 +74,8 @@ export function CellGridView({
   return (
     <Task model={model} slots={slots}>
       <Enlargeable name={t('grid')}>
-        <p className={styles.count} role="status">
-          {t('count', { count: on.size })}
+        <p className={styles.count}>
+          <span role="status">{t('count', { count: on.size })}</span>{' '}
           <Button
             disabled={readOnly || on.size === 0}
             onClick={() => {

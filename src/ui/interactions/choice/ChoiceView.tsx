@@ -1,7 +1,7 @@
 'use client';
 
 import { Check } from 'lucide-react';
-import { useId, useState, type MouseEvent } from 'react';
+import { useId, type MouseEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { pressChoice, type Choice, type ChoiceModel } from '@/core/interactions/choice';
 import { contentText, needsWords } from '@/core/content/content';
@@ -11,6 +11,7 @@ import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { Prompt } from '../Prompt';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
+import { useNotice } from '../shared/useNotice';
 import type { InteractionProps } from '../types';
 import styles from './choice.module.css';
 
@@ -18,10 +19,10 @@ const NONE: readonly string[] = [];
 
 /** One of several (round marks) or several (square marks). Native inputs carry keys and screen readers. */
 export function ChoiceView(props: InteractionProps<ChoiceModel>) {
-  const { model, response, shape, onAnswer, itemRef, slots, announce, struck = NONE } = props;
+  const { model, response, shape, onAnswer, itemRef, slots, struck = NONE } = props;
   const t = useTranslations('interactions.choice');
   const id = useId();
-  const [full, setFull] = useState<number | null>(null);
+  const { notice, refuse, clear } = useNotice(props);
   const multiple = shape.cardinality !== 'single';
   /** Round marks where one can be chosen, whatever the response is declared as. */
   const square = multiple && model.counts.maximum !== 1;
@@ -29,13 +30,9 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
 
   const press = (choice: Choice) => {
     const move = pressChoice(model, response, choice.identifier, multiple);
-    if (move.kind === 'full') {
-      setFull(move.maximum);
-      announce(t('full', { maximum: move.maximum }));
-      return;
-    }
-    setFull(null);
-    onAnswer(move.response);
+    if (move.kind === 'full') return refuse(t('full', { maximum: move.maximum }));
+    clear();
+    return onAnswer(move.response);
   };
 
   return (
@@ -65,7 +62,7 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
           />
         ))}
       </ul>
-      <Notice words={full !== null && chosen.length >= full ? t('full', { maximum: full }) : null} />
+      <Notice words={notice} />
     </div>
   );
 }

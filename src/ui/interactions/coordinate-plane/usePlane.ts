@@ -27,6 +27,7 @@ import {
   type PlaneTool,
 } from '@/core/interactions/coordinate-plane/figures';
 import { forCardinality } from '@/core/content/response';
+import { useNotice } from '../shared/useNotice';
 import type { InteractionProps } from '../types';
 import { useFigureWords } from './useFigureWords';
 
@@ -50,7 +51,7 @@ export function usePlane({
   const t = useTranslations('interactions.plane');
   const words = useFigureWords();
   const [chosen, setChosen] = useState<Tool>(model.tools[0] ?? 'point');
-  const [notice, setNotice] = useState<string | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const figures = figuresOf(response);
   const begun = begunOf(response);
   const pending = begun?.points ?? NONE;
@@ -59,18 +60,12 @@ export function usePlane({
   const isDrawing = !aside;
 
   const settle = (move: DrawMove, said: string) => {
-    if (move.kind === 'full') {
-      const full = t('full', { maximum: move.maximum });
-      setNotice(full);
-      announce(full);
-    } else if (move.kind === 'changed') {
-      setNotice(null);
+    if (move.kind === 'full') refuse(t('full', { maximum: move.maximum }));
+    else if (move.kind === 'changed') {
+      clear();
       onAnswer(forCardinality(move.response, shape.cardinality));
       announce(said);
-    } else {
-      setNotice(t('samePlace'));
-      announce(t('samePlace'));
-    }
+    } else refuse(t('samePlace'));
   };
   const finish = (figure: Figure) => settle(draw(model, response, figure), words.figure(figure));
   const goOn = (points: readonly PlanePoint[], said: string) =>
@@ -108,7 +103,7 @@ export function usePlane({
     set,
     chooseTool: (next: Tool) => {
       setChosen(next);
-      setNotice(null);
+      clear();
       // Moving and erasing leave what is being drawn; another tool gives it up.
       if (begun && next !== begun.tool && next !== 'move' && next !== 'eraser')
         settle(begin(model, response, null), t('givenUp'));
@@ -148,7 +143,7 @@ export function usePlane({
       if (!readOnly) settle(redraw(response, index, null), t('erased', { count: figures.length - 1 }));
     },
     clear: () => {
-      setNotice(null);
+      clear();
       onAnswer(null);
       announce(t('cleared'));
     },

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import { clearRow, isMatched, pressCell, type MatchChoice, type MatchModel } from '@/core/interactions/match';
 import { contentText } from '@/core/content/content';
@@ -8,27 +8,25 @@ import { forCardinality } from '@/core/content/response';
 import { ContentView } from '../../content/ContentView';
 import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { Prompt } from '../Prompt';
-import shared from '../shared.module.css';
+import { Notice } from '../shared/Notice';
+import { useNotice } from '../shared/useNotice';
 import type { InteractionProps } from '../types';
 import styles from './match.module.css';
 
 /** A grid: something in every row. Round marks where a row takes one, square where it takes more. */
 export function MatchGrid(props: InteractionProps<MatchModel>) {
-  const { model, response, onAnswer, slots, announce, itemRef, shape } = props;
+  const { model, response, onAnswer, slots, itemRef, shape } = props;
   const t = useTranslations('interactions.match');
   const id = useId();
-  const [full, setFull] = useState<string | null>(null);
+  const { notice, refuse } = useNotice(props);
 
   const press = (row: MatchChoice, column: MatchChoice) => {
     const move = pressCell(model, response, row.identifier, column.identifier);
     if (move.kind === 'changed') {
-      setFull(null);
       onAnswer(forCardinality(move.response, shape.cardinality));
       return;
     }
-    const words = t(`full.${move.who}`, { maximum: move.maximum });
-    setFull(words);
-    announce(words);
+    refuse(t(`full.${move.who}`, { maximum: move.maximum }));
   };
 
   return (
@@ -83,7 +81,7 @@ export function MatchGrid(props: InteractionProps<MatchModel>) {
           </tbody>
         </table>
       </div>
-      {full !== null && <p className={shared.notice}>{full}</p>}
+      <Notice words={notice} />
     </div>
   );
 }

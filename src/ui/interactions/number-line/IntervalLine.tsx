@@ -1,7 +1,6 @@
 'use client';
 
 import { MoveLeft, MoveRight, Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { NumberLineModel } from '@/core/interactions/number-line';
 import {
@@ -18,6 +17,7 @@ import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
+import { useNotice } from '../shared/useNotice';
 import { TypeField } from '../shared/TypeField';
 import type { InteractionProps } from '../types';
 import { LineHandle } from './LineHandle';
@@ -45,7 +45,7 @@ export function IntervalLine({
   const t = useTranslations('interactions.numberLine');
   const line = useLine(model.scale);
   const { ends, geometry, atOf, tickAt, step } = line;
-  const [notice, setNotice] = useState<string | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const spans = spansOf(response);
   const start = startOf(response);
   const { words, read } = useLineValues(model.scale);
@@ -56,12 +56,8 @@ export function IntervalLine({
   const spanWords = (span: Span) =>
     t('span', { from: endWords(span.from, 'from'), to: endWords(span.to, 'to') });
   const give = (next: readonly Span[], begun: Rational | null = start) => {
-    setNotice(null);
+    clear();
     onAnswer(spansResponse(next, begun));
-  };
-  const refuse = (why: string) => {
-    setNotice(why);
-    announce(why);
   };
   const change = (index: number, next: Span) => {
     if (isEmptySpan(next, q.compare)) {

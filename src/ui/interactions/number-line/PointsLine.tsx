@@ -1,7 +1,6 @@
 'use client';
 
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   clampTo,
@@ -17,6 +16,7 @@ import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
+import { useNotice } from '../shared/useNotice';
 import { TypeField } from '../shared/TypeField';
 import type { InteractionProps } from '../types';
 import { LineHandle } from './LineHandle';
@@ -38,22 +38,19 @@ export function PointsLine({
   const t = useTranslations('interactions.numberLine');
   const line = useLine(model.scale);
   const { ends, geometry, atOf, tickAt } = line;
-  const [notice, setNotice] = useState<string | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const points = pointsOn(model, response);
   const { words, read } = useLineValues(model.scale);
   const give = (next: readonly Rational[]) => {
-    setNotice(null);
+    clear();
     onAnswer(forCardinality(pointsResponse(next), shape.cardinality));
   };
   const add = (value: Rational) => {
     if (readOnly) return;
     const move = plot(model, response, value);
-    if (move.kind === 'full') {
-      const full = t('full', { maximum: move.maximum });
-      setNotice(full);
-      announce(full);
-    } else if (move.kind === 'changed') {
-      setNotice(null);
+    if (move.kind === 'full') refuse(t('full', { maximum: move.maximum }));
+    else if (move.kind === 'changed') {
+      clear();
       onAnswer(forCardinality(move.response, shape.cardinality));
       announce(t('plotted', { value: words(value) }));
     }

@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import { join, joinedPairs, pairTexts, part, type Joinable, type Pair } from '@/core/interactions/joining';
 import { forCardinality } from '@/core/content/response';
 import type { InteractionProps } from '../types';
+import { useNotice } from './useNotice';
 
 /** Making and parting pairs: press one, then the other; each move said aloud. Shared by associate and graphic associate. */
 export function useJoining(
@@ -20,26 +21,24 @@ export function useJoining(
 ) {
   const t = useTranslations('interactions.joining');
   const [held, setHeld] = useState<string | null>(null);
-  const [notice, setNotice] = useState<string | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const pairs = joinedPairs(response);
   const give = (next: readonly Pair[]) => onAnswer(forCardinality(pairTexts(next), shape.cardinality));
 
   const put = (a: string, b: string) => {
     setHeld(null);
-    setNotice(null);
+    clear();
     const move = join(offers, maximum, pairs, a, b);
     if (move.kind === 'changed') {
       give(move.pairs);
       announce(t('joined', { a: nameOf(a), b: nameOf(b), count: move.pairs.length }));
     } else if (move.kind === 'same') announce(t('joinedAlready', { a: nameOf(a), b: nameOf(b) }));
-    else {
-      const words =
+    else
+      refuse(
         move.who === null
           ? t('fullAll', { maximum: move.maximum })
-          : t('fullOne', { name: nameOf(move.who), maximum: move.maximum });
-      setNotice(words);
-      announce(words);
-    }
+          : t('fullOne', { name: nameOf(move.who), maximum: move.maximum }),
+      );
   };
   return {
     pairs,
@@ -58,12 +57,12 @@ export function useJoining(
       } else if (held !== null) put(held, identifier);
       else {
         setHeld(identifier);
-        setNotice(null);
+        clear();
         announce(t('pickedUp', { name: nameOf(identifier) }));
       }
     },
     part: (a: string, b: string) => {
-      setNotice(null);
+      clear();
       give(part(pairs, a, b));
       announce(t('parted', { a: nameOf(a), b: nameOf(b) }));
     },

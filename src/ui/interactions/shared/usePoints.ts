@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   addPoint,
@@ -11,6 +10,7 @@ import {
   type PicturePoint,
 } from '@/core/interactions/pointing';
 import type { InteractionProps } from '../types';
+import { useNotice } from './useNotice';
 
 /** Setting, moving and taking away points on a picture, each said aloud. Shared by select point and position object. */
 export function usePoints(
@@ -23,26 +23,22 @@ export function usePoints(
   maximum: number,
 ) {
   const t = useTranslations('interactions.graphic');
-  const [full, setFull] = useState<number | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const points = pointsOf(response);
   const multiple = shape.cardinality !== 'single';
   const give = (next: readonly PicturePoint[]) => {
-    setFull(null);
+    clear();
     onAnswer(pointTexts(next, multiple));
   };
   const place = ({ x, y }: PicturePoint) => ({ x: Math.round(x), y: Math.round(y) });
   return {
     points,
-    notice: full !== null && points.length >= full ? t('pointsFull', { maximum: full }) : null,
+    notice,
     add: (point: PicturePoint) => {
       const move = addPoint(points, point, maximum);
-      if (move.kind === 'full') {
-        setFull(move.maximum);
-        announce(t('pointsFull', { maximum: move.maximum }));
-        return;
-      }
+      if (move.kind === 'full') return refuse(t('pointsFull', { maximum: move.maximum }));
       give(move.points);
-      announce(t('pointSet', { ...place(point), count: move.points.length }));
+      return announce(t('pointSet', { ...place(point), count: move.points.length }));
     },
     move: (index: number, point: PicturePoint) => {
       give(movePoint(points, index, point));

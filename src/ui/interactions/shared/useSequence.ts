@@ -1,9 +1,9 @@
 'use client';
 
-import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { moveTo, sequenceOf, sequenceResponse } from '@/core/interactions/sequence';
 import type { InteractionProps } from '../types';
+import { useNotice } from './useNotice';
 
 /** Putting things one after another, each move said aloud. Shared by ordering some and graphic order. */
 export function useSequence(
@@ -13,10 +13,10 @@ export function useSequence(
   nameOf: (identifier: string) => string,
 ) {
   const t = useTranslations('interactions.order');
-  const [notice, setNotice] = useState<string | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const sequence = sequenceOf(known, response);
   const give = (next: readonly string[]) => {
-    setNotice(null);
+    clear();
     onAnswer(sequenceResponse(next));
   };
   const move = (identifier: string, place: number) => {
@@ -38,11 +38,7 @@ export function useSequence(
     /** Puts one at the end, or takes it out again. */
     press: (identifier: string) => {
       if (sequence.includes(identifier)) return remove(identifier);
-      if (sequence.length >= maximum) {
-        const words = t('full', { maximum });
-        setNotice(words);
-        return announce(words);
-      }
+      if (sequence.length >= maximum) return refuse(t('full', { maximum }));
       return move(identifier, sequence.length);
     },
   };

@@ -8,6 +8,7 @@ import { isWhatItSays } from '@/core/interactions/upload/bytes';
 import { takesType, type UploadModel } from '@/core/interactions/upload';
 import { responseTexts } from '@/core/content/response';
 import { Notice } from '../shared/Notice';
+import { useNotice } from '../shared/useNotice';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './upload.module.css';
@@ -56,17 +57,13 @@ export function UploadView({
   const format = useFormatter();
   const kindWords = useKindWords();
   const inputRef = useRef<HTMLInputElement>(null);
-  const [notice, setNotice] = useState<string | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const [over, setOver] = useState(false);
   const [text] = responseTexts(response);
   const file = text === undefined ? null : readFile(text);
   const limit = MAX_FILE_BYTES / 1_000_000;
 
   const kinds = (types: readonly string[]) => format.list(types.map(kindWords), { type: 'disjunction' });
-  const refuse = (words: string) => {
-    setNotice(words);
-    announce(words);
-  };
   const take = async (chosen: File | undefined) => {
     if (!chosen || readOnly) return;
     const mediaType = /^[\w.+-]+\/[\w.+-]+$/.test(chosen.type) ? chosen.type : 'application/octet-stream';
@@ -77,7 +74,7 @@ export function UploadView({
     try {
       const file = { name: chosen.name, mediaType, data: await readAsBase64(chosen) };
       if (!isWhatItSays(file)) return refuse(t('notInside', { name: chosen.name, kind: kinds([mediaType]) }));
-      setNotice(null);
+      clear();
       onAnswer(fileText(file));
       announce(t('taken', { name: chosen.name }));
     } catch {

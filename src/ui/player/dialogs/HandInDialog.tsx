@@ -42,8 +42,8 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
       <Press className={styles.link} onClick={() => onGo(one.ref)}>
         <b>{t('question', { number: one.number })}</b>
         <span>
-          {one.standing === 'not-opened'
-            ? trail('standing.not-opened')
+          {one.standing === 'not-opened' || one.standing === 'done'
+            ? trail(`standing.${one.standing}`)
             : words(unfinishedParts(one.progress))
                 .map(({ label, text }) => [label, text].filter(Boolean).join(' '))
                 .join(' · ')}

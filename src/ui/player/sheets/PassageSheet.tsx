@@ -3,6 +3,8 @@
 import { own } from '@/core/own';
 import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
+import { numberRanges } from '@/core/attempt/numbers';
+import { numbersItsParagraphs } from '@/core/content/content';
 import { questionOrder } from '@/core/item/delivered';
 import { ContentView } from '../../content/ContentView';
 import { usePlayer } from '../../attempt/PlayerContext';
@@ -28,8 +30,6 @@ export const PassageSheet = memo(function PassageSheet({
   const numbers = questionOrder(test).flatMap((ref, i) =>
     own(test.items, ref)?.stimuli.includes(stimulusId) ? [i + 1] : [],
   );
-  const [first = 1] = numbers;
-  const last = numbers.at(-1) ?? first;
   return (
     <Sheet
       sheet="passage"
@@ -41,12 +41,18 @@ export const PassageSheet = memo(function PassageSheet({
       head={
         <header className={styles.head}>
           <h2>{stimulus.title}</h2>
-          <span className={styles.about}>{t('questions', { first, last })}</span>
+          <span className={styles.about}>
+            {t('questions', { count: numbers.length, numbers: numberRanges(numbers) })}
+          </span>
           <GrowButton sheet="passage" />
         </header>
       }
     >
-      <div className={styles.passage} data-passage="">
+      <div
+        className={styles.passage}
+        data-passage=""
+        data-numbered={numbersItsParagraphs(stimulus.body) ? undefined : true}
+      >
         <ContentView
           content={stimulus.body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
           slots={{ assetUrl, enlarge: true }}

@@ -11,6 +11,7 @@ import { CheckDialog } from '../dialogs/CheckDialog';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { Directions } from './Directions';
 import { GrowButton } from './GrowButton';
 import { ItemBody } from './InteractionHost';
 import { QuestionFooter } from './QuestionFooter';
@@ -104,6 +105,7 @@ export const QuestionSheet = memo(function QuestionSheet({
       }
     >
       <div className={styles.question}>
+        <Directions itemRef={item.ref} />
         <ItemBody item={item} onCheck={checking.check} />
         <Feedback item={item} />
         {item.tries !== null && <CheckDialog item={item} checking={checking} />}

@@ -15,11 +15,11 @@ const isKind = (text: string | undefined): text is UnitKind => KINDS.some((kind)
 
 /** Parts, choices, rows and answer places of a question, in reading order. */
 export function questionUnits(root: HTMLElement): Unit[] {
-  return [...root.querySelectorAll<HTMLElement>('[data-unit], h1, h2, h3, h4, h5, h6')].flatMap(
+  return [...root.querySelectorAll<HTMLElement>('[data-unit], h1, h2, h3, h4, h5, h6, p')].flatMap(
     (element): Unit[] => {
       const kind = element.dataset.unit;
       if (isKind(kind)) return [{ kind, key: element.dataset.unitKey ?? '', label: '', element }];
-      const label = partLabel(element.textContent ?? '');
+      const label = partLabel(element.textContent ?? '', element.tagName !== 'P');
       return label !== null ? [{ kind: 'part', key: `part:${label}`, label, element }] : [];
     },
   );

@@ -73,7 +73,7 @@ function ListedPiece({ piece, placing, slots, onKeyPick }: Props & { readonly pi
       }}
     >
       <ContentView content={piece.content} slots={slots} />
-      {left !== Infinity && left > 1 && <span className={styles.copies}>{t('copies', { left })}</span>}
+      {left !== Infinity && left > 1 && <span className={styles.copies}> {t('copies', { left })}</span>}
     </Press>
   );
 }

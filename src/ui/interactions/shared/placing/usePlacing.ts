@@ -15,6 +15,7 @@ import {
 import { contentText, type Content } from '@/core/content/content';
 import { forCardinality } from '@/core/content/response';
 import type { InteractionProps } from '../../types';
+import { useNotice } from '../useNotice';
 
 /** What is in the student's hand: a piece from the list (`from` null), or one that lies in a place. */
 export interface Held {
@@ -46,7 +47,7 @@ export function usePlacing(
 ) {
   const t = useTranslations('interactions.placing');
   const [held, setHeld] = useState<Held | null>(null);
-  const [notice, setNotice] = useState<string | null>(null);
+  const { notice, refuse, clear } = useNotice({ response, announce });
   const placement = placementOf(response);
   const contentOf = (identifier: string): Content =>
     pieces.find((one) => one.identifier === identifier)?.content ?? [{ kind: 'text', text: identifier }];
@@ -55,14 +56,10 @@ export function usePlacing(
   const give = (next: Placement) => {
     onAnswer(forCardinality(pairsOf(board, next), shape.cardinality));
   };
-  const refuse = (words: string) => {
-    setNotice(words);
-    announce(words);
-  };
 
   const put = ({ piece, from }: Held, target: string) => {
     setHeld(null);
-    setNotice(null);
+    clear();
     const move = putInto(board, placement, piece, target, from);
     const name = nameOf(piece);
     switch (move.kind) {
@@ -92,7 +89,7 @@ export function usePlacing(
 
   const remove = (piece: string, place: string) => {
     setHeld(null);
-    setNotice(null);
+    clear();
     give(takeOut(placement, piece, place));
     announce(t('takenOut', { name: nameOf(piece), place: placeName(place) }));
   };
@@ -100,7 +97,7 @@ export function usePlacing(
   const hold = (next: Held) => {
     const same = held?.piece === next.piece && held.from === next.from;
     setHeld(same ? null : next);
-    setNotice(null);
+    clear();
     announce(t(same ? 'putDown' : 'pickedUp', { name: nameOf(next.piece) }));
   };
 
