@@ -96,3 +96,21 @@ test('letters of keys are told apart, and a tool put in between changes no other
   for (const [id, letter] of before) expect(after.get(id)).toBe(letter);
   expect([...before.values()]).not.toContain(after.get('hello'));
 });
+
+/** The spelling of other countries, by its stems. The interface and the demo are in one English, that of the United States. */
+const ELSEWHERE =
+  /\b\w*(colour|harbour|neighbour|favour|grey|centre|metre|litre|maths|catalogue|programme|cancell|labell|travell|organis|recognis|realis|practis|licenc|learnt|whilst)\w*/gi;
+const wordsOf = (value: unknown): string[] => {
+  if (typeof value === 'string') return [value.replace(/\{\w+/g, '')];
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(wordsOf) : [];
+};
+test('everything a person reads is in one English', () => {
+  const paths = readdirSync('content', { recursive: true, encoding: 'utf8' });
+  const content = paths
+    .filter((path) => /\.(xml|svg|vtt)$/.test(path))
+    .map((path) =>
+      readFileSync(join('content', path), 'utf8').replace(/(?:src|href|xmlns|identifier)="[^"]*"/g, ''),
+    );
+  const found = [...wordsOf(english), ...content].flatMap((text) => text.match(ELSEWHERE) ?? []);
+  expect(found).toEqual([]);
+});

@@ -44,7 +44,7 @@ for (const { id: scheme } of LOOKS) {
     await expectAccessible(page, 'before you start');
     await page.getByRole('button', { name: /Start the test/ }).click();
     await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
-    for (const tool of ['Highlighter', 'Magnifier', 'Colours']) {
+    for (const tool of ['Highlighter', 'Magnifier', 'Colors']) {
       await page.getByRole('button', { name: tool }).click();
       await expectAccessible(page, tool);
     }

@@ -184,11 +184,11 @@ export { expect };
 export const PASSWORDS = {
   wren: 'kelp-and-tide',
   tomas: 'ferry-at-nine',
-  ines: 'grey-lantern',
+  ines: 'gray-lantern',
   bao: 'skerry-gull',
   saoirse: 'storm-glass',
   mikkel: 'north-channel',
-  petra: 'harbour-chalk',
+  petra: 'harbor-chalk',
 } as const;
 export type Name = keyof typeof PASSWORDS;
 

@@ -264,7 +264,7 @@ export const KINDS: readonly Kind[] = [
       await button(page, 'Move up: Low Island').click();
     },
     keys: async (page) => {
-      for (const name of ['the harbour', 'Low Island', 'Outer Skerry', 'Gannet Rock'])
+      for (const name of ['the harbor', 'Low Island', 'Outer Skerry', 'Gannet Rock'])
         await pressOn(page, button(page, name), 'Enter');
     },
     response: { RESPONSE: ['HAR', 'LOW', 'OUT', 'GAN'] },
@@ -279,7 +279,7 @@ export const KINDS: readonly Kind[] = [
       await onMap(page, 110, 80);
     },
     keys: async (page) => {
-      for (const name of ['the harbour', 'Low Island', 'Low Island', 'Outer Skerry'])
+      for (const name of ['the harbor', 'Low Island', 'Low Island', 'Outer Skerry'])
         await pressOn(page, button(page, name), 'Enter');
     },
     response: { RESPONSE: ['HAR LOW', 'LOW OUT'] },

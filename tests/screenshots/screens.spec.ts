@@ -34,12 +34,12 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Line reader' }).first().click();
   await goTo(page, 3);
   await choice(page, CHOICES[3][0]).click();
-  await page.getByRole('button', { name: 'Colours' }).click();
+  await page.getByRole('button', { name: 'Colors' }).click();
   await page.getByRole('radio', { name: 'Light on dark green' }).click();
   await saved(page);
   await shot('question-screen-dark');
   await page.getByRole('radio', { name: 'Warm paper' }).click();
-  await page.getByRole('button', { name: 'Close Colours' }).click();
+  await page.getByRole('button', { name: 'Close Colors' }).click();
   await goTo(page, 8);
   await piece(page, 12).click();
   await gap(page, 1).click();
