@@ -115,13 +115,15 @@ export class Run {
       duration: (this.state.usedQuestions.get(ref) ?? 0) / 1000,
     };
   }
-  private durations(): Map<string, number> {
+  /** Seconds of the test, its parts and sections. */
+  durations(): Map<string, number> {
     const { usedTest, usedParts, usedSections } = this.state;
     return new Map(
       [[WHOLE_TEST, usedTest] as const, ...usedParts, ...usedSections].map(([name, ms]) => [name, ms / 1000]),
     );
   }
-  private situation(): readonly QuestionOutcome[] {
+  /** Every question that is in, as outcome processing sees it. */
+  situation(): readonly QuestionOutcome[] {
     return this.plan.places
       .filter(({ ref }) => !this.state.leftOut.has(ref))
       .map((one) => this.outcomesOf(one));

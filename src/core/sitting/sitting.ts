@@ -1,9 +1,11 @@
 import { progressOfItem } from '../item/progress';
 import { responseProblem } from '../item/responseProblem';
+import type { QuestionOutcome } from '../processing/scoreTest';
 import type { Action, Refused } from './actions';
 import { advance, isLate, leftTooEarly, untilNextEnd } from './clocks';
 import type { Form } from './form';
 import { minimumOf, Plan, type Place, type SittingContent } from './plan';
+import { pointsOf, type Points } from './points';
 import { Run } from './run';
 import { beginning, copyOf, type SittingState } from './state';
 
@@ -42,6 +44,12 @@ export class Sitting {
   get at(): string | null {
     const { phase, looking, at } = this.current;
     return phase === 'running' ? (looking ?? at) : null;
+  }
+
+  /** What the attempt is worth as it stands (`points.ts`). */
+  points(isMarked: (question: QuestionOutcome) => boolean): Points {
+    const run = new Run(this.plan, this.current);
+    return pointsOf(this.plan.content.test, run.situation(), isMarked, run.durations());
   }
 
   /** Lets milliseconds pass. While stopped, and when it is over, nothing runs. */

@@ -1,6 +1,7 @@
 import { toJson, type Value } from '@/core/content/value';
 import { progressOfItem } from '@/core/item/progress';
 import { scoredBy } from '@/core/processing/score';
+import type { ProgressState } from '@/core/interactions/types';
 import type { Sitting } from '@/core/sitting/sitting';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -8,28 +9,35 @@ import { prepared } from '../db/statements';
 const inJson = (outcomes: Readonly<Record<string, Value>>): string =>
   JSON.stringify(Object.fromEntries(Object.entries(outcomes).map(([name, value]) => [name, toJson(value)])));
 
+/** Whether nobody has to mark a question any more: a machine did, or there is nothing to mark. */
+export const isMarked = (by: ReturnType<typeof scoredBy>, progress: ProgressState): boolean =>
+  by === 'machine' || progress === 'empty';
+
 /** Keeps the scores of a sitting that is over: of every question it has, and of the test where it scores itself. */
-export function keepScores(db: Db, attemptId: string, { plan, state }: Sitting): void {
+export function keepScores(db: Db, attemptId: string, sitting: Sitting): void {
+  const { plan, state } = sitting;
+  const marked = new Set<string>();
   for (const place of plan.places) {
     const question = state.questions.get(place.ref);
     if (!question?.score || state.leftOut.has(place.ref)) continue;
     const { item } = place;
+    const progress = progressOfItem(item, Object.fromEntries(question.responses)).state;
+    const by = scoredBy(item);
+    if (isMarked(by, progress)) marked.add(place.ref);
     prepared(
       db,
       `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
        ON CONFLICT (attempt_id, item) DO UPDATE SET outcomes = excluded.outcomes, progress = excluded.progress, scored_by = excluded.scored_by`,
-    ).run(
-      attemptId,
-      place.ref,
-      inJson(question.score.outcomes),
-      progressOfItem(item, Object.fromEntries(question.responses)).state,
-      scoredBy(item),
-    );
+    ).run(attemptId, place.ref, inJson(question.score.outcomes), progress, by);
   }
-  if (plan.content.test.outcomeProcessing.length === 0) return;
+  const scoresItself = plan.content.test.outcomeProcessing.length > 0;
   prepared(
     db,
-    `INSERT INTO test_results (attempt_id, outcomes) VALUES (?, ?)
-     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes`,
-  ).run(attemptId, inJson(state.outcomes));
+    `INSERT INTO test_results (attempt_id, outcomes, points) VALUES (?, ?, ?)
+     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes, points = excluded.points`,
+  ).run(
+    attemptId,
+    inJson(scoresItself ? state.outcomes : {}),
+    JSON.stringify(sitting.points(({ ref }) => marked.has(ref))),
+  );
 }

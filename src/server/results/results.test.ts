@@ -105,7 +105,8 @@ test.each([
 ] as const)('%j is told as %j', async (answers, verdicts, score, maximum, notMarked) => {
   const result = resultFor(db, student, await taken(answers));
   expect(result?.questions.map((one) => one.verdict)).toEqual(verdicts);
-  expect(result).toMatchObject({ title: 'Tides', handedInAt: 2000, score, maximum, notMarked });
+  const points = { score, maximum, later: 0, ownRule: false };
+  expect(result).toMatchObject({ title: 'Tides', handedInAt: 2000, points, notMarked });
 });
 
 test('what the test’s own outcome processing says is the score, weights and all', async () => {
@@ -116,7 +117,9 @@ test('what the test’s own outcome processing says is the score, weights and al
     number('SCORE') + number('MAXSCORE', '<qti-default-value><qti-value>12</qti-value></qti-default-value>'),
     '<qti-outcome-processing><qti-set-outcome-value identifier="SCORE"><qti-sum><qti-test-variables variable-identifier="SCORE" weight-identifier="W"/></qti-sum></qti-set-outcome-value></qti-outcome-processing>',
   );
-  expect(resultFor(db, student, id)).toMatchObject({ score: 11, maximum: 12 });
+  expect(resultFor(db, student, id)).toMatchObject({
+    points: { score: 11, maximum: 12, later: 0, ownRule: true },
+  });
   expect(db.prepare('SELECT outcomes FROM test_results').get()).toEqual({
     outcomes: JSON.stringify({ SCORE: 11, MAXSCORE: 12 }),
   });
@@ -145,7 +148,12 @@ test('nobody else sees the result; the teacher sees how far everyone is', async 
   expect(() => answersFor(db, other, id)).toThrow('not-found');
   assign(db, 1, other.id);
   expect(classOverview(db)).toEqual([
-    { student: 'Bao', test: 'Tides', state: 'not-started', score: null, maximum: null },
-    { student: 'Wren', test: 'Tides', state: 'handed-in', score: 1, maximum: 3 },
+    { student: 'Bao', test: 'Tides', state: 'not-started', points: null },
+    {
+      student: 'Wren',
+      test: 'Tides',
+      state: 'handed-in',
+      points: { score: 1, maximum: 3, later: 0, ownRule: false },
+    },
   ]);
 });

@@ -1,12 +1,16 @@
+import { z } from 'zod';
 import { itemSeed, deliverItem, triesOf } from '@/core/deliver/deliver';
 import { rawOf, type RawResponse } from '@/core/content/response';
+import type { ProgressState } from '@/core/interactions/types';
 import type { JsonValue } from '@/core/content/value';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { prepareItem } from '@/core/processing/prepare';
-import { correctOf } from '@/core/processing/score';
+import { correctOf, type ItemScore } from '@/core/processing/score';
+import type { Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
+import { isMarked } from '../delivery/scores';
 import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
 import type { User } from '../accounts/users';
 
@@ -21,11 +25,12 @@ export interface AttemptResult {
   readonly title: string;
   readonly handedInAt: number;
   readonly questions: readonly QuestionResult[];
-  readonly score: number;
-  /** Points that could be had in questions already marked. */
-  readonly maximum: number;
+  readonly points: Points;
+  /** Questions a person has still to mark. */
   readonly notMarked: number;
 }
+
+const STORED = z.object({ score: z.number(), maximum: z.number(), later: z.number(), ownRule: z.boolean() });
 
 const numberIn = (outcomes: Record<string, JsonValue>, name: string): number | null =>
   typeof outcomes[name] === 'number' ? outcomes[name] : null;
@@ -33,11 +38,11 @@ const numberIn = (outcomes: Record<string, JsonValue>, name: string): number | n
 function verdictOf(
   score: number | null,
   maximum: number | null,
-  progress: string,
-  scoredBy: string,
+  progress: ProgressState,
+  scoredBy: ItemScore['scoredBy'],
 ): Verdict {
   if (progress === 'empty') return 'not-answered';
-  if (scoredBy !== 'machine') return 'not-marked';
+  if (!isMarked(scoredBy, progress)) return 'not-marked';
   if (score === null || score <= 0) return 'wrong';
   return maximum !== null && score < maximum ? 'partly' : 'right';
 }
@@ -46,10 +51,10 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   if (attempt.phase !== 'handed-in' || attempt.handed_in_at === null) return null;
   const plan = planOf(db, attempt);
   const { title } = plan.content.test;
-  const rows = prepared<[string], { item: string; outcomes: string; progress: string; scored_by: string }>(
-    db,
-    'SELECT item, outcomes, progress, scored_by FROM item_results WHERE attempt_id = ?',
-  ).all(attempt.id);
+  const rows = prepared<
+    [string],
+    { item: string; outcomes: string; progress: ProgressState; scored_by: ItemScore['scoredBy'] }
+  >(db, 'SELECT item, outcomes, progress, scored_by FROM item_results WHERE attempt_id = ?').all(attempt.id);
   const byItem = new Map(rows.map((row) => [row.item, row]));
   const questions = plan.places.flatMap(({ ref }, i): QuestionResult[] => {
     const row = byItem.get(ref);
@@ -60,20 +65,30 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
       { number: i + 1, verdict: verdictOf(score, maximum, row.progress, row.scored_by), score, maximum },
     ];
   });
-  const marked = questions.filter((one) => one.verdict !== 'not-marked');
-  const whole = prepared<[string], { outcomes: string }>(
+  const whole = prepared<[string], { points: string | null }>(
     db,
-    'SELECT outcomes FROM test_results WHERE attempt_id = ?',
+    'SELECT points FROM test_results WHERE attempt_id = ?',
   ).get(attempt.id);
-  // What the test itself says its score is; else the points of its questions.
-  const own = whole ? (JSON.parse(whole.outcomes) as Record<string, JsonValue>) : {};
   return {
     title,
     handedInAt: attempt.handed_in_at,
     questions,
-    score: numberIn(own, 'SCORE') ?? marked.reduce((sum, one) => sum + (one.score ?? 0), 0),
-    maximum: numberIn(own, 'MAXSCORE') ?? marked.reduce((sum, one) => sum + (one.maximum ?? 0), 0),
-    notMarked: questions.length - marked.length,
+    points: whole?.points ? STORED.parse(JSON.parse(whole.points)) : pointsOfQuestions(questions),
+    notMarked: questions.filter((one) => one.verdict === 'not-marked').length,
+  };
+}
+
+/** The points of an attempt handed in before they were kept with it. */
+function pointsOfQuestions(questions: readonly QuestionResult[]): Points {
+  const later = questions.filter((one) => one.verdict === 'not-marked');
+  const marked = questions.filter((one) => one.verdict !== 'not-marked');
+  const sum = (of: readonly QuestionResult[], what: 'score' | 'maximum') =>
+    of.reduce((total, one) => total + (one[what] ?? 0), 0);
+  return {
+    score: sum(marked, 'score'),
+    maximum: sum(marked, 'maximum'),
+    later: sum(later, 'maximum'),
+    ownRule: false,
   };
 }
 
@@ -135,8 +150,8 @@ export interface ClassRow {
   readonly student: string;
   readonly test: string;
   readonly state: 'not-started' | 'stopped' | 'handed-in';
-  readonly score: number | null;
-  readonly maximum: number | null;
+  /** Null until it is handed in. */
+  readonly points: Points | null;
 }
 
 /** Who has done what, for the teacher. */
@@ -154,8 +169,7 @@ export function classOverview(db: Db): ClassRow[] {
       student: row.student,
       test: row.title,
       state: attempt === null ? 'not-started' : attempt.phase === 'handed-in' ? 'handed-in' : 'stopped',
-      score: result?.score ?? null,
-      maximum: result?.maximum ?? null,
+      points: result?.points ?? null,
     };
   });
 }

@@ -2,15 +2,16 @@
 
 import { Table, type TableColumnsType } from 'antd';
 import { useTranslations } from 'use-intl';
+import type { Points } from '@/core/sitting/points';
 import entry from '../entry/entry.module.css';
 import { Page } from '../entry/Page';
+import { usePointsWords } from '../entry/usePointsWords';
 
 export interface DeskRow {
   readonly student: string;
   readonly test: string;
   readonly state: 'not-started' | 'stopped' | 'handed-in';
-  readonly score: number | null;
-  readonly maximum: number | null;
+  readonly points: Points | null;
 }
 
 /** The adults' first page: who has done what. */
@@ -24,6 +25,7 @@ export function Desk({ name, rows }: { name: string; rows: readonly DeskRow[] })
 
 function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
   const t = useTranslations('desk');
+  const words = usePointsWords();
   const columns: TableColumnsType<DeskRow> = [
     {
       key: 'student',
@@ -36,10 +38,7 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
     {
       key: 'score',
       title: t('score'),
-      render: (_, row) =>
-        row.score === null || row.maximum === null
-          ? t('noScore')
-          : t('scoreOf', { score: row.score, maximum: row.maximum }),
+      render: (_, { points }) => (points ? words(points) : t('noScore')),
     },
   ];
   return (

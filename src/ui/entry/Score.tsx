@@ -4,15 +4,16 @@ import { Button } from 'antd';
 import { Check, CircleDashed, CircleSlash, Contrast, X } from 'lucide-react';
 import { useFormatter, useTranslations } from 'use-intl';
 import type { AccessNeeds } from '@/core/needs';
+import type { Points } from '@/core/sitting/points';
 import styles from './entry.module.css';
 import { Page } from './Page';
+import { roundPoints, usePointsWords } from './usePointsWords';
 
 export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
 export interface Result {
   readonly title: string;
   readonly handedInAt: number;
-  readonly score: number;
-  readonly maximum: number;
+  readonly points: Points;
   readonly notMarked: number;
   readonly questions: readonly {
     readonly number: number;
@@ -51,13 +52,14 @@ function ScoreTable({ result, answersHref }: Pick<ScoreProps, 'result' | 'answer
   const t = useTranslations('score');
   const format = useFormatter();
   const date = format.dateTime(new Date(result.handedInAt), { dateStyle: 'long', timeStyle: 'short' });
-  const round = (value: number) => Math.round(value * 100) / 100;
+  const words = usePointsWords();
   return (
     <>
       <h1>{t('title')}</h1>
       <p className={styles.soft}>{t('handedIn', { title: result.title, date })}</p>
-      <p className={styles.points}>{t('points', { score: round(result.score), maximum: result.maximum })}</p>
+      <p className={styles.points}>{words(result.points)}</p>
       {result.notMarked > 0 && <p>{t('notMarked', { count: result.notMarked })}</p>}
+      {result.points.ownRule && <p>{t('ownRule')}</p>}
       <table className={styles.score}>
         <caption className="visually-hidden">{t('caption')}</caption>
         <thead>
@@ -83,7 +85,7 @@ function ScoreTable({ result, answersHref }: Pick<ScoreProps, 'result' | 'answer
                   {maximum !== null &&
                     (verdict === 'not-marked'
                       ? t('pointsLater', { maximum })
-                      : t('pointsOf', { score: round(score ?? 0), maximum }))}
+                      : t('pointsOf', { score: roundPoints(score ?? 0), maximum }))}
                 </td>
               </tr>
             );
