@@ -6,10 +6,5 @@ export function numberRanges(numbers: readonly number[]): string {
     if (last && one <= last[1] + 1) last[1] = one;
     else runs.push([one, one]);
   }
-  return runs
-    .map(([first, last]) => {
-      if (first === last) return String(first);
-      return last === first + 1 ? `${first}, ${last}` : `${first}\u2013${last}`;
-    })
-    .join(', ');
+  return runs.map(([first, last]) => (first === last ? String(first) : `${first}\u2013${last}`)).join(', ');
 }

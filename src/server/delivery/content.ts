@@ -13,7 +13,7 @@ export interface AttemptContent {
   readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
 }
 
-function deliveredNow(db: Db, attempt: AttemptRow, now: number): DeliveredTest {
+export function deliveredNow(db: Db, attempt: AttemptRow, now: number): DeliveredTest {
   const sitting = sittingOf(db, attempt, now);
   return deliverTest(contentOf(db, attempt), sitting.plan.form, sessionsIn(sitting));
 }

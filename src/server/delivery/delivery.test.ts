@@ -142,7 +142,7 @@ test('handing in scores every question; a person’s part is not marked yet', as
     'not-marked',
     ...Array<string>(7).fill('not-answered'),
   ]);
-  expect(result).toMatchObject({ score: 1, notMarked: 1 });
+  expect(result).toMatchObject({ points: { score: 1 }, notMarked: 1 });
   handIn(db, student, attemptId, one, 'asked', 5000);
 });
 

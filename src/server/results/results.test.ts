@@ -129,10 +129,15 @@ test('answers are looked at again where the test allows it, with right ones only
   const id = await taken({ one: 'A', several: ['C'], essay: 'Low water.' });
   const answers = answersFor(db, student, id);
   expect(
-    answers?.questions.map(({ number, responses, solution }) => ({ number, responses, solution })),
+    answers?.questions.map(({ number, responses, solution, marks }) => ({
+      number,
+      responses,
+      solution,
+      marks,
+    })),
   ).toEqual([
-    { number: 1, responses: { RESPONSE: 'A' }, solution: { RESPONSE: 'B' } },
-    { number: 2, responses: { RESPONSE: ['C'] }, solution: null },
+    { number: 1, responses: { RESPONSE: 'A' }, solution: { RESPONSE: 'B' }, marks: { RESPONSE: false } },
+    { number: 2, responses: { RESPONSE: ['C'] }, solution: null, marks: {} },
   ]);
   expect(JSON.stringify(answers?.questions[1]?.item)).not.toContain('mapped');
 });

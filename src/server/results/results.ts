@@ -2,14 +2,15 @@ import { z } from 'zod';
 import { itemSeed, deliverItem, triesOf } from '@/core/deliver/deliver';
 import { rawOf, type RawResponse } from '@/core/content/response';
 import type { ProgressState } from '@/core/interactions/types';
-import type { JsonValue } from '@/core/content/value';
-import type { DeliveredItem } from '@/core/item/delivered';
+import { isNull, valuesEqual, type JsonValue, type Value } from '@/core/content/value';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { prepareItem } from '@/core/processing/prepare';
 import { correctOf, type ItemScore } from '@/core/processing/score';
 import type { Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
+import { deliveredNow } from '../delivery/content';
 import { isMarked } from '../delivery/scores';
 import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
 import type { User } from '../accounts/users';
@@ -102,6 +103,8 @@ export interface AnsweredQuestion extends QuestionResult {
   readonly responses: Readonly<Record<string, RawResponse>>;
   /** Correct responses, where the test shows them (`show-solution`). */
   readonly solution: Readonly<Record<string, RawResponse>> | null;
+  /** Whether each response that has a right answer is it; only where the right ones are shown. */
+  readonly marks: Readonly<Record<string, boolean>>;
 }
 
 /**
@@ -113,7 +116,11 @@ export function answersFor(
   db: Db,
   user: User,
   attemptId: string,
-): { readonly title: string; readonly questions: readonly AnsweredQuestion[] } | null {
+): {
+  readonly title: string;
+  readonly questions: readonly AnsweredQuestion[];
+  readonly stimuli: DeliveredTest['stimuli'];
+} | null {
   const attempt = attemptOf(db, user.id, attemptId);
   const result = resultOf(db, attempt);
   if (!result || attempt.handed_in_at === null) return null;
@@ -140,11 +147,29 @@ export function answersFor(
         item: deliverItem(item, ref, attempt.seed, { showFeedback, session }),
         responses: Object.fromEntries(own?.responses ?? []),
         solution: showSolution && known ? solution : null,
+        marks: showSolution ? marksOf(own?.score?.responses ?? new Map(), correct) : {},
       },
     ];
   });
-  return { title: result.title, questions };
+  const { stimuli } = deliveredNow(db, attempt, attempt.handed_in_at);
+  const shown = new Set(questions.flatMap(({ item }) => item.stimuli));
+  return {
+    title: result.title,
+    questions,
+    stimuli: Object.fromEntries(Object.entries(stimuli).filter(([name]) => shown.has(name))),
+  };
 }
+
+/** Which responses are just what the item names as right (QTI 3.0, `match_correct`). */
+const marksOf = (
+  given: ReadonlyMap<string, Value>,
+  correct: ReadonlyMap<string, Value>,
+): Readonly<Record<string, boolean>> =>
+  Object.fromEntries(
+    [...correct]
+      .filter(([, value]) => !isNull(value))
+      .map(([identifier, value]) => [identifier, valuesEqual(given.get(identifier) ?? null, value)]),
+  );
 
 export interface ClassRow {
   readonly student: string;

@@ -51,6 +51,8 @@ function propsOf(
     delete props.width;
     delete props.height;
   }
+  if (node.name === 'table' && node.namespace === 'html')
+    props.className = [node.attributes.class, 'able-table'].filter(Boolean).join(' ');
   if (node.name === 'video' || node.name === 'audio') props.controls = true;
   return props;
 }

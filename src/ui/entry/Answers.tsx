@@ -3,9 +3,12 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { DeliveredItem } from '@/core/item/delivered';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
+import { own } from '@/core/own';
 import type { RawResponse } from '@/core/content/response';
 import type { AccessNeeds } from '@/core/needs';
+import content from '../content/content.module.css';
+import { PassageText } from '../content/PassageText';
 import { assetAddress } from '../player/useAssets';
 import { AnswerView } from './AnswerView';
 import styles from './entry.module.css';
@@ -21,6 +24,7 @@ interface Question {
   readonly item: DeliveredItem;
   readonly responses: Readonly<Record<string, RawResponse>>;
   readonly solution: Readonly<Record<string, RawResponse>> | null;
+  readonly marks: Readonly<Record<string, boolean>>;
 }
 interface Props {
   readonly name: string;
@@ -28,6 +32,7 @@ interface Props {
   readonly attemptId: string;
   readonly title: string;
   readonly questions: readonly Question[];
+  readonly stimuli: DeliveredTest['stimuli'];
 }
 
 /** After handing in: question by question, the answer as it was handed in and, where the test shows it, a right one. */
@@ -39,11 +44,12 @@ export function Answers({ name, needs, ...rest }: Props) {
   );
 }
 
-function Questions({ attemptId, title, questions }: Omit<Props, 'name' | 'needs'>) {
+function Questions({ attemptId, title, questions, stimuli }: Omit<Props, 'name' | 'needs'>) {
   const t = useTranslations('answers');
   const score = useTranslations('score');
   const [at, setAt] = useState(0);
   const question = questions[at];
+  const passages = question?.item.stimuli ?? [];
   const assetUrl = (path: string) => assetAddress(attemptId, path);
   return (
     <>
@@ -67,38 +73,57 @@ function Questions({ attemptId, title, questions }: Omit<Props, 'name' | 'needs'
           );
         })}
       </nav>
-      {question && (
-        <section className={styles.answer} aria-label={t('question', { number: question.number })}>
-          <h2>{t('question', { number: question.number })}</h2>
-          <p>
-            {question.maximum === null || question.verdict === 'not-marked'
-              ? score(`verdict.${question.verdict}`)
-              : t('verdict', {
-                  verdict: score(`verdict.${question.verdict}`),
-                  score: Math.round((question.score ?? 0) * 100) / 100,
-                  maximum: question.maximum,
-                })}
-          </p>
-          <h3>{t('yours')}</h3>
-          <AnswerView
-            key={`${question.number}`}
-            item={question.item}
-            responses={question.responses}
-            assetUrl={assetUrl}
-          />
-          {question.solution && (
-            <details className={styles.solution}>
-              <summary>{t('solution')}</summary>
-              <AnswerView
-                key={`${question.number}`}
-                item={{ ...question.item, ref: `${question.item.ref}-solution` }}
-                responses={question.solution}
-                assetUrl={assetUrl}
-              />
-            </details>
-          )}
-        </section>
-      )}
+      <div className={styles.beside} data-passages={passages.length > 0 || undefined}>
+        {passages.length > 0 && (
+          // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys
+          <section key={passages.join()} className={styles.read} tabIndex={0} aria-label={t('passage')}>
+            {passages.map((name) => {
+              const stimulus = own(stimuli, name);
+              return (
+                stimulus && (
+                  <div key={name} className={content.content}>
+                    <h2>{stimulus.title}</h2>
+                    <PassageText body={stimulus.body} slots={{ assetUrl, enlarge: true }} />
+                  </div>
+                )
+              );
+            })}
+          </section>
+        )}
+        {question && (
+          <section className={styles.answer} aria-label={t('question', { number: question.number })}>
+            <h2>{t('question', { number: question.number })}</h2>
+            <p>
+              {question.maximum === null || question.verdict === 'not-marked'
+                ? score(`verdict.${question.verdict}`)
+                : t('verdict', {
+                    verdict: score(`verdict.${question.verdict}`),
+                    score: Math.round((question.score ?? 0) * 100) / 100,
+                    maximum: question.maximum,
+                  })}
+            </p>
+            <h3>{t('yours')}</h3>
+            <AnswerView
+              key={`${question.number}`}
+              item={question.item}
+              responses={question.responses}
+              assetUrl={assetUrl}
+              marks={question.marks}
+            />
+            {question.solution && (
+              <details key={question.number} className={styles.solution} open>
+                <summary>{t('solution')}</summary>
+                <AnswerView
+                  key={`${question.number}`}
+                  item={{ ...question.item, ref: `${question.item.ref}-solution` }}
+                  responses={question.solution}
+                  assetUrl={assetUrl}
+                />
+              </details>
+            )}
+          </section>
+        )}
+      </div>
       <p className={styles.ways}>
         <Button size="large" disabled={at === 0} onClick={() => setAt(at - 1)}>
           {t('before')}

@@ -4,9 +4,8 @@ import { own } from '@/core/own';
 import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { numberRanges } from '@/core/attempt/numbers';
-import { numbersItsParagraphs } from '@/core/content/content';
 import { questionOrder } from '@/core/item/delivered';
-import { ContentView } from '../../content/ContentView';
+import { PassageText } from '../../content/PassageText';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
 import { Sheet } from './Sheet';
@@ -48,16 +47,7 @@ export const PassageSheet = memo(function PassageSheet({
         </header>
       }
     >
-      <div
-        className={styles.passage}
-        data-passage=""
-        data-numbered={numbersItsParagraphs(stimulus.body) ? undefined : true}
-      >
-        <ContentView
-          content={stimulus.body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
-          slots={{ assetUrl, enlarge: true }}
-        />
-      </div>
+      <PassageText body={stimulus.body} slots={{ assetUrl, enlarge: true }} />
     </Sheet>
   );
 });

@@ -7,6 +7,7 @@ import { useFocusKept } from '../../kit/useFocusKept';
 import { SHEET_LAYERS } from '../../tools';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { MoreBelow } from './MoreBelow';
+import content from '../../content/content.module.css';
 import styles from './sheets.module.css';
 import type { Unit } from './units';
 
@@ -50,7 +51,7 @@ export function Sheet({
           role="region"
           aria-label={label}
         >
-          <div ref={contentRef} className={styles.content} data-text-root={textId}>
+          <div ref={contentRef} className={`${styles.content} ${content.content}`} data-text-root={textId}>
             <Boundary key={textId} fallback={<p role="alert">{t('cannotShow')}</p>}>
               {children}
             </Boundary>
