@@ -14,6 +14,9 @@ export function layoutFor(width: number, height: number, magnification: number):
   return w >= 980 || (w >= 800 && h < 640) ? 'wide' : 'stacked';
 }
 
+/** Whether not even the one line at the top of a narrow screen has room for words: pictures and numbers stand for them. */
+export const isTight = (width: number, magnification: number): boolean => width / magnification < 480;
+
 /** Steps of the magnifier, as factors. */
 export const MAGNIFICATIONS = [1, 1.25, 1.5, 1.75, 2, 2.5, 3, 4] as const;
 

@@ -1,5 +1,5 @@
 import { contrast, luminance } from './contrast';
-import { layoutFor, stepMagnification } from './layout';
+import { isTight, layoutFor, stepMagnification } from './layout';
 import { lineAt, linesOf, windowOf } from './lines';
 import { GRAPHIC_PAIRS, SCHEMES, TEXT_PAIRS } from './schemes';
 

@@ -17,6 +17,8 @@ export interface PlayerValue {
   readonly studentName: string;
   readonly needs: AccessNeeds;
   readonly layout: Layout;
+  /** Not even the line at the top of a narrow screen has room for words. */
+  readonly tight: boolean;
   /** The page's colours and size, as needs and tools have them. */
   readonly look: PageLook;
   /** Where a picture of the package is shown from. */

@@ -70,6 +70,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing });
 
   const shown = reviewing ? [] : sheetsOf(test, current);
+  const { side, turn } = useTurning(shown[1] ?? null, shown[0] ?? null, pageRef);
   const sheets = useDrawnAhead([...new Set([...shown, ...useNear(current, ready)])], shown, (sheet) => {
     const item = own(test.items, sheet);
     return item ? (
@@ -82,9 +83,10 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
         fromReview={fromReview && sheet === current}
         onStep={step}
         onReview={review}
+        onTurn={turn}
       />
     ) : (
-      <PassageSheet stimulusId={sheet.slice(PASSAGE.length)} pageRef={pageRef} />
+      <PassageSheet stimulusId={sheet.slice(PASSAGE.length)} pageRef={pageRef} onTurn={turn} />
     );
   });
   const [question, passage] = shown.map(sheets.elementOf);
@@ -111,7 +113,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
             />
           </div>
         ) : (
-          question && <Sheets question={question} passage={passage} />
+          question && <Sheets question={question} passage={passage} side={side} />
         )}
         {sheets.drawn}
       </main>
@@ -153,10 +155,38 @@ function useNear(current: string | null, ready: boolean): readonly string[] {
 interface SheetsProps {
   readonly question: HTMLElement;
   readonly passage: HTMLElement | undefined;
+  /** Which of the two stands where there is room for one. */
+  readonly side: 'passage' | 'question';
+}
+
+/**
+ * Turning between a passage and its question where there is room for one: a passage is shown first when it is new, and each is found
+ * again where it was left.
+ */
+function useTurning(
+  passage: string | null,
+  question: string | null,
+  pageRef: RefObject<HTMLElement | null>,
+): { side: 'passage' | 'question'; turn: (to: 'passage' | 'question') => void } {
+  const places = useRef(new Map<string, number>());
+  const [turned, setTurned] = useState({ passage, side: 'passage' as 'passage' | 'question' });
+  if (turned.passage !== passage) setTurned({ passage, side: 'passage' });
+  const turn = useHandler((to: 'passage' | 'question') => {
+    const page = pageRef.current;
+    const [left, shown] = to === 'passage' ? [question, passage] : [passage, question];
+    if (!page) return;
+    if (left !== null) places.current.set(left, page.scrollTop);
+    setTurned({ passage, side: to });
+    setTimeout(() => {
+      page.querySelector<HTMLElement>(`[data-sheet=${to}] h2`)?.focus({ preventScroll: true });
+      page.scrollTop = places.current.get(shown ?? '') ?? 0;
+    });
+  });
+  return { side: turned.side, turn };
 }
 
 /** The question, and its passage beside or above it with a divider between. */
-function Sheets({ question, passage }: SheetsProps) {
+function Sheets({ question, passage, side }: SheetsProps) {
   const t = useTranslations('passage');
   const { layout } = usePlayer();
   const [{ share, alone }, keep] = useKept('sheets', SHEETS);
@@ -168,12 +198,7 @@ function Sheets({ question, passage }: SheetsProps) {
       </div>
     );
   if (layout === 'narrow') {
-    return (
-      <div className={styles.stack}>
-        <SheetPlace element={passage} />
-        <SheetPlace element={question} />
-      </div>
-    );
+    return <SheetPlace element={side === 'passage' ? passage : question} />;
   }
   if (alone !== null)
     return (

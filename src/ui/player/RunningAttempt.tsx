@@ -41,7 +41,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   usePageLook(look.scheme, look.magnification);
   useSessionEvents(session);
   const ready = usePreload(test);
-  const layout = useLayout(look.magnification);
+  const { layout, tight } = useLayout(look.magnification);
   const assetUrl = useAssets(attemptId, test.assets);
   const [spoken, setSpoken] = useState('');
   const handedIn = useCallback(() => window.location.assign(`/attempts/${attemptId}/score`), [attemptId]);
@@ -62,6 +62,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
       studentName,
       needs,
       layout,
+      tight,
       look,
       assetUrl,
       announce,
@@ -72,7 +73,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
           () => false,
         ),
     }),
-    [session, test, studentName, needs, layout, look, assetUrl, announce],
+    [session, test, studentName, needs, layout, tight, look, assetUrl, announce],
   );
   if (isHandedIn && !timeUp) return <Cover title={t('overTitle')} text={t('overText')} />;
   if (timeUp)

@@ -19,7 +19,7 @@ interface Props {
 /** The named tools beside the sheets, and the panel of the one that is open. */
 export const ToolRail = memo(function ToolRail({ openTool, onOpenTool }: Props) {
   const t = useTranslations('tools');
-  const { layout, needs, test } = usePlayer();
+  const { layout, tight, needs, test } = usePlayer();
   const current = useAttempt((state) => state.current);
   const tools = toolsFor(needs, current === null ? null : (own(test.items, current) ?? null));
   const [shown, setShown] = useState(false);
@@ -32,9 +32,15 @@ export const ToolRail = memo(function ToolRail({ openTool, onOpenTool }: Props) 
   return (
     <aside className={styles.rail} aria-label={t('label')} data-narrow={narrow || undefined}>
       {narrow && (
-        <Press className={styles.toggle} aria-expanded={expanded} onClick={toggleAll}>
+        <Press
+          className={styles.toggle}
+          aria-expanded={expanded}
+          aria-label={t('label')}
+          title={t('label')}
+          onClick={toggleAll}
+        >
           <Wrench size="1.1em" aria-hidden="true" />
-          {t('label')}
+          {!tight && t('label')}
         </Press>
       )}
       {(!narrow || expanded) && (

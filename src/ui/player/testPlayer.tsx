@@ -96,6 +96,7 @@ export function testPlayer(
     studentName: 'Wren Halloran',
     needs: NO_NEEDS,
     layout: 'wide',
+    tight: false,
     look: { scheme: 'paper', magnification: 1 },
     assetUrl: (path) => path,
     announce: (words) => said.push(words),

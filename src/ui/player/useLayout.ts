@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { layoutFor, type Layout } from '@/core/view/layout';
+import { isTight, layoutFor, type Layout } from '@/core/view/layout';
 
 /** The layout for this window at a magnification, followed through resizing and turning the tablet. */
-export function useLayout(magnification: number): Layout {
+export function useLayout(magnification: number): { readonly layout: Layout; readonly tight: boolean } {
   const [size, setSize] = useState<{ width: number; height: number }>(() => ({
     width: window.innerWidth,
     height: window.innerHeight,
@@ -14,5 +14,8 @@ export function useLayout(magnification: number): Layout {
     window.addEventListener('resize', update);
     return () => window.removeEventListener('resize', update);
   }, []);
-  return layoutFor(size.width, size.height, magnification);
+  return {
+    layout: layoutFor(size.width, size.height, magnification),
+    tight: isTight(size.width, magnification),
+  };
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { CircleHelp, LogOut } from 'lucide-react';
+import { CircleHelp, LogOut, Menu } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { DeliveredTest } from '@/core/item/delivered';
@@ -17,31 +17,66 @@ import { Button } from '../../kit/Button';
 const sectionOf = (test: DeliveredTest, ref: string | null): string | undefined =>
   test.parts.flatMap((part) => part.sections).find((one) => ref !== null && one.items.includes(ref))?.title;
 
-/** Which test and section, whether the answers are safe, the time, stopping for now, help. */
+/**
+ * Which test and section, whether the answers are safe, the time, stopping for now, help. On a narrow screen only what is looked at
+ * all the time stands in the line; the rest is a press away under it.
+ */
 export const Header = memo(function Header() {
   const t = useTranslations('header');
-  const { test, studentName } = usePlayer();
+  const { test, studentName, layout } = usePlayer();
   const section = useAttempt(({ current }) => sectionOf(test, current));
   const [dialog, setDialog] = useState<'stop' | 'help' | null>(null);
+  const [open, setOpen] = useState(false);
+  const narrow = layout === 'narrow';
+  const title = (
+    <div className={styles.title}>
+      <h1>{test.title}</h1>
+      <p>{section ? t('about', { section, name: studentName }) : studentName}</p>
+    </div>
+  );
+  const ways = (
+    <>
+      <Button small onClick={() => setDialog('stop')}>
+        <LogOut size="1.1em" aria-hidden="true" />
+        {t('stop')}
+      </Button>
+      <Button small onClick={() => setDialog('help')}>
+        <CircleHelp size="1.1em" aria-hidden="true" />
+        {t('help')}
+      </Button>
+    </>
+  );
   return (
-    <header className={styles.header}>
+    <header className={styles.header} data-narrow={narrow || undefined}>
       <div className={styles.row}>
-        <Mark className={styles.mark} />
-        <div className={styles.title}>
-          <h1>{test.title}</h1>
-          <p>{section ? t('about', { section, name: studentName }) : studentName}</p>
-        </div>
+        {!narrow && (
+          <>
+            <Mark className={styles.mark} />
+            {title}
+          </>
+        )}
         <SaveSign />
         <TimeLeft />
-        <Button small onClick={() => setDialog('stop')}>
-          <LogOut size="1.1em" aria-hidden="true" />
-          {t('stop')}
-        </Button>
-        <Button small onClick={() => setDialog('help')}>
-          <CircleHelp size="1.1em" aria-hidden="true" />
-          {t('help')}
-        </Button>
+        {narrow ? (
+          <Button
+            small
+            aria-label={t('menu')}
+            title={t('menu')}
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+          >
+            <Menu size="1.25em" aria-hidden="true" />
+          </Button>
+        ) : (
+          ways
+        )}
       </div>
+      {narrow && open && (
+        <div className={styles.menu}>
+          {title}
+          {ways}
+        </div>
+      )}
       <StopDialog open={dialog === 'stop'} onClose={() => setDialog(null)} />
       <HelpDialog open={dialog === 'help'} onClose={() => setDialog(null)} />
     </header>

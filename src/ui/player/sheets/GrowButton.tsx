@@ -1,10 +1,11 @@
 'use client';
 
-import { Columns2, Maximize2 } from 'lucide-react';
+import { ArrowLeftRight, Columns2, Maximize2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
+import styles from './sheets.module.css';
 
 const state = z.object({
   /** The passage's part of the width or height, in per cent. */
@@ -18,12 +19,25 @@ export const SHEETS = {
   initial: (): z.infer<typeof state> => ({ share: 50, alone: null }),
 };
 
-/** Lets a sheet grow to the full width, and back. */
-export function GrowButton({ sheet }: { sheet: 'passage' | 'question' }) {
+interface Props {
+  readonly sheet: 'passage' | 'question';
+  readonly onTurn: (to: 'passage' | 'question') => void;
+}
+
+/** Lets a sheet grow to the full width, and back; where there is room for one only, turns to the other. */
+export function GrowButton({ sheet, onTurn }: Props) {
   const t = useTranslations('passage');
   const { layout } = usePlayer();
   const [{ alone }, keep] = useKept('sheets', SHEETS);
-  if (layout === 'narrow') return null;
+  if (layout === 'narrow') {
+    const other = sheet === 'passage' ? 'question' : 'passage';
+    return (
+      <Button small className={styles.turn} title={t(`turn.${other}`)} onClick={() => onTurn(other)}>
+        <ArrowLeftRight size="1.1em" aria-hidden="true" />
+        <span className={styles.turnName}>{t(`turn.${other}`)}</span>
+      </Button>
+    );
+  }
   const grown = alone === sheet;
   return (
     <Button

@@ -16,9 +16,11 @@ import { passageUnits } from './units';
 export const PassageSheet = memo(function PassageSheet({
   stimulusId,
   pageRef,
+  onTurn,
 }: {
   stimulusId: string;
   pageRef: RefObject<HTMLElement | null>;
+  onTurn: (to: 'passage' | 'question') => void;
 }) {
   const t = useTranslations('passage');
   const { test, assetUrl, layout } = usePlayer();
@@ -39,11 +41,15 @@ export const PassageSheet = memo(function PassageSheet({
       contentRef={contentRef}
       head={
         <header className={styles.head}>
-          <h2>{stimulus.title}</h2>
-          <span className={styles.about}>
-            {t('questions', { count: numbers.length, numbers: numberRanges(numbers) })}
-          </span>
-          <GrowButton sheet="passage" />
+          <div className={styles.headLine}>
+            <h2 tabIndex={-1} title={stimulus.title}>
+              {stimulus.title}
+            </h2>
+            <span className={styles.about}>
+              {t('questions', { count: numbers.length, numbers: numberRanges(numbers) })}
+            </span>
+            <GrowButton sheet="passage" onTurn={onTurn} />
+          </div>
         </header>
       }
     >

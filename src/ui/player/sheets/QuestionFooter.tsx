@@ -31,42 +31,44 @@ export function QuestionFooter({ item, checking, onStep, onReview, fromReview }:
   const last = neighbour(test, item.ref, 1) === null;
   return (
     <footer className={styles.foot}>
-      <p className={styles.status} role="status" data-progress="">
-        {lines.map(({ label, text }, i) => (
-          <span key={label ?? i}>
-            {i > 0 && ' · '}
-            {label && <b>{label} </b>}
-            {text}
-          </span>
-        ))}
-        {checking.words !== null && <span className={styles.checked}>{checking.words}</span>}
-      </p>
-      <span className={styles.ways}>
-        {item.tries !== null && (
-          <Button look="way" disabled={checking.closed || checking.busy} onClick={() => checking.check()}>
-            <CircleCheck size="1.15em" aria-hidden="true" />
-            {t(checking.busy ? 'checking' : 'check')}
+      <div className={styles.footLine}>
+        <p className={styles.status} role="status" data-progress="">
+          {lines.map(({ label, text }, i) => (
+            <span key={label ?? i}>
+              {i > 0 && ' · '}
+              {label && <b>{label} </b>}
+              {text}
+            </span>
+          ))}
+          {checking.words !== null && <span className={styles.checked}>{checking.words}</span>}
+        </p>
+        <span className={styles.ways}>
+          {item.tries !== null && (
+            <Button look="way" disabled={checking.closed || checking.busy} onClick={() => checking.check()}>
+              <CircleCheck size="1.15em" aria-hidden="true" />
+              {t(checking.busy ? 'checking' : 'check')}
+            </Button>
+          )}
+          {fromReview && (
+            <Button look="way" onClick={onReview}>
+              <ListChecks size="1.15em" aria-hidden="true" />
+              {t('backToReview')}
+            </Button>
+          )}
+          <Button look="way" disabled={first} onClick={() => onStep(-1)}>
+            <ArrowLeft size="1.15em" aria-hidden="true" />
+            <span className={styles.backName}>{t('back')}</span>
           </Button>
-        )}
-        {fromReview && (
-          <Button look="way" onClick={onReview}>
-            <ListChecks size="1.15em" aria-hidden="true" />
-            {t('backToReview')}
-          </Button>
-        )}
-        <Button look="way" disabled={first} onClick={() => onStep(-1)}>
-          <ArrowLeft size="1.15em" aria-hidden="true" />
-          {t('back')}
-        </Button>
-        <Button
-          look="main"
+          <Button
+            look="main"
 
-          onClick={() => (last ? onReview() : onStep(1))}
-        >
-          {last ? t('toReview') : t('next')}
-          <ArrowRight size="1.15em" aria-hidden="true" />
-        </Button>
-      </span>
+            onClick={() => (last ? onReview() : onStep(1))}
+          >
+            {last ? t('toReview') : t('next')}
+            <ArrowRight size="1.15em" aria-hidden="true" />
+          </Button>
+        </span>
+      </div>
     </footer>
   );
 }

@@ -34,6 +34,8 @@ interface Props {
   readonly onStep: (step: 1 | -1) => void;
   readonly onReview: () => void;
   readonly fromReview: boolean;
+  /** Shows the passage in its place, where there is room for one. */
+  readonly onTurn: (to: 'passage' | 'question') => void;
 }
 
 /** One question: its number and points, its body, what is missing, and the way on. Each question has a sheet of its own. */
@@ -46,6 +48,7 @@ export const QuestionSheet = memo(function QuestionSheet({
   onStep,
   onReview,
   fromReview,
+  onTurn,
 }: Props) {
   const t = useTranslations('question');
   const { layout } = usePlayer();
@@ -79,19 +82,21 @@ export const QuestionSheet = memo(function QuestionSheet({
       contentRef={contentRef}
       head={
         <header className={styles.head}>
-          <h2 ref={headingRef} tabIndex={-1}>
-            {t('number', { number })}
-          </h2>
-          {item.points !== null && (
-            <span className={styles.points}>{t('points', { points: item.points })}</span>
-          )}
-          <span className={styles.grow} />
-          <HowTo item={item} />
-          <FlagButton itemRef={item.ref} />
-          <span className={styles.headEnd}>
-            <Steps item={item} />
-            {stimulus !== undefined && <GrowButton sheet="question" />}
-          </span>
+          <div className={styles.headLine}>
+            <h2 ref={headingRef} tabIndex={-1} className={styles.number}>
+              {t('number', { number })}
+            </h2>
+            {item.points !== null && (
+              <span className={styles.points}>{t('points', { points: item.points })}</span>
+            )}
+            <span className={styles.grow} />
+            <HowTo item={item} />
+            <FlagButton itemRef={item.ref} />
+            <span className={styles.headEnd}>
+              <Steps item={item} />
+              {stimulus !== undefined && <GrowButton sheet="question" onTurn={onTurn} />}
+            </span>
+          </div>
         </header>
       }
       foot={
@@ -121,9 +126,14 @@ function HowTo({ item }: { item: DeliveredItem }) {
   if (interactionsOf(item.body).length === 0) return null;
   return (
     <>
-      <Button small className={styles.headButton} onClick={() => setOpen(true)}>
+      <Button
+        small
+        className={`${styles.headButton} ${styles.howTo}`}
+        title={t('button')}
+        onClick={() => setOpen(true)}
+      >
         <CircleHelp size="1.1em" aria-hidden="true" />
-        {t('button')}
+        <span className={styles.headName}>{t('button')}</span>
       </Button>
       <LessonDialog item={item} open={open} onClose={() => setOpen(false)} />
     </>
@@ -144,7 +154,7 @@ function FlagButton({ itemRef }: { itemRef: string }) {
       onClick={() => dispatch({ type: 'flagged', item: itemRef, on: !flagged })}
     >
       <Flag size="1.1em" aria-hidden="true" fill={flagged ? 'currentColor' : 'none'} />
-      {flagged ? t('flagged') : t('flag')}
+      <span className={styles.headName}>{flagged ? t('flagged') : t('flag')}</span>
     </Button>
   );
 }

@@ -19,7 +19,7 @@ interface Props {
 /** The questions like stops on a line: how each stands by shape and words, and a way to any of them. */
 export function Trail({ current, onGo, onReview }: Props) {
   const t = useTranslations('trail');
-  const { test, layout } = usePlayer();
+  const { test, layout, tight } = usePlayer();
   const questions = useOverview();
   const [open, setOpen] = useState(false);
   const narrow = layout === 'narrow';
@@ -32,11 +32,34 @@ export function Trail({ current, onGo, onReview }: Props) {
     onGo(ref);
   });
 
+  const lookOver = (
+    <Press
+      className={styles.review}
+      onClick={() => {
+        setOpen(false);
+        onReview();
+      }}
+      title={t('reviewHint')}
+    >
+      <b>{t('count', { done, total: questions.length })}</b>
+      {t('review')}
+    </Press>
+  );
+
   return (
     <nav className={styles.trail} aria-label={t('label')} data-narrow={narrow || undefined}>
       {narrow && (
-        <Press className={styles.toggle} aria-expanded={open} onClick={() => setOpen(!open)}>
-          {here ? t('where', { number: here.number, total: questions.length }) : t('label')}
+        <Press
+          className={styles.toggle}
+          aria-expanded={open}
+          aria-label={
+            here && tight ? t('where', { number: here.number, total: questions.length }) : undefined
+          }
+          onClick={() => setOpen(!open)}
+        >
+          {here
+            ? t(tight ? 'whereShort' : 'where', { number: here.number, total: questions.length })
+            : t('label')}
           <ChevronDown size="1.1em" aria-hidden="true" />
         </Press>
       )}
@@ -76,12 +99,10 @@ export function Trail({ current, onGo, onReview }: Props) {
               </section>
             )),
           )}
+          {narrow && lookOver}
         </div>
       )}
-      <Press className={styles.review} onClick={onReview} title={t('reviewHint')}>
-        <b>{t('count', { done, total: questions.length })}</b>
-        {t('review')}
-      </Press>
+      {!narrow && lookOver}
     </nav>
   );
 }
