@@ -16,7 +16,7 @@ const nameOf = (control: Locator) =>
 /** Whether something has the focus, once what the press set going has come to rest. */
 async function held(page: Page): Promise<boolean> {
   const lost = () => document.activeElement === null || document.activeElement === document.body;
-  return page.waitForFunction(`!(${lost.toString()})()`, undefined, { timeout: 1_500 }).then(
+  return page.waitForFunction(`!(${lost.toString()})()`, undefined, { timeout: 5_000 }).then(
     () => true,
     () => false,
   );

@@ -57,7 +57,8 @@ test('the sign of what is below lies on nothing, and gives the focus on when the
   }
   await expect(sign).toBeHidden();
   await expect(page.getByRole('region', { name: 'Passage: The short light' }).last()).toBeFocused();
-  expect(await room()).toBe(edge);
+  // The line keeps its place: what is read does not jump when there is no more.
+  expect(Math.abs((await room()) - edge)).toBeLessThanOrEqual(1);
 });
 
 test('states by shape and words; a fourth of three is answered with what to do', async ({ page, app }) => {

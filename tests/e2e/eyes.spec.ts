@@ -1,0 +1,116 @@
+import type { Page } from '@playwright/test';
+import { expectAccessible } from './axe';
+import { EVERY_KIND, expect, goTo, ready, startTest, test } from './app';
+import { numberOf } from './kinds';
+
+const boxOf = async (page: Page, selector: string) => {
+  const box = await page.locator(selector).first().boundingBox();
+  if (!box) throw new Error(`${selector} is not on the screen`);
+  return box;
+};
+/** 1280 × 800 and 1024 pixels' height as they are left at 200 and at 400 per cent (WCAG 2.2 §1.4.10). */
+const LARGE = [
+  { zoom: 200, width: 640, height: 400, share: 0.7 },
+  { zoom: 400, width: 320, height: 256, share: 0.6 },
+] as const;
+
+for (const { zoom, width, height, share } of LARGE)
+  test(`at ${zoom} per cent the content has the screen, a press turns between passage and question`, async ({
+    page,
+    app,
+  }) => {
+    await page.setViewportSize({ width, height });
+    await startTest(page, app);
+    await ready(page);
+    const passage = page.locator('[data-sheet=passage]');
+    const question = page.locator('[data-sheet=question]');
+    expect((height - (await boxOf(page, '[data-sheet=passage]')).y) / height).toBeGreaterThanOrEqual(share);
+    // Nothing is wider than the screen.
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+    const scroller = page.locator('[data-layout]');
+    const top = () => scroller.evaluate((one) => one.scrollTop);
+    await scroller.evaluate((one) => {
+      one.scrollTop = 300;
+    });
+    const turn = (to: string) => page.locator('[data-sheet]').getByRole('button', { name: to, exact: true });
+    await turn('Question').evaluate((one: HTMLElement) => one.click());
+    await expect(question.getByRole('heading', { name: 'Question 1', exact: true })).toBeFocused();
+    await expect(passage).toHaveCount(0);
+    expect((height - (await boxOf(page, '[data-sheet=question]')).y) / height).toBeGreaterThanOrEqual(share);
+    // The title row is one line.
+    expect((await boxOf(page, '[data-sheet=question] header')).height).toBeLessThan(62);
+    await expectAccessible(page, `question at ${zoom} per cent`);
+    await turn('Passage').click();
+    await expect(passage).toBeVisible();
+    await expect.poll(top).toBe(300);
+    await expectAccessible(page, `passage at ${zoom} per cent`);
+    await scroller.evaluate((one) => {
+      one.scrollTop = 0;
+    });
+    await page.getByRole('button', { name: /^Menu/ }).click();
+    await expect(page.getByRole('button', { name: 'Stop for now' })).toBeVisible();
+    await page.getByRole('button', { name: 'Question 1 of 12' }).click();
+    await page.getByRole('button', { name: /Look over/ }).click();
+    await expect(page.getByRole('heading', { name: 'Look over your answers' })).toBeVisible();
+  });
+
+test('title rows and the foot are one line where two sheets stand beside one another', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await ready(page);
+  for (const [width, height] of [
+    [1366, 768],
+    [853, 533],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    const heights = () =>
+      page
+        .locator('[data-sheet] > header, [data-sheet] > footer')
+        .evaluateAll((rows) => rows.map((row) => row.getBoundingClientRect().height));
+    await expect.poll(async () => Math.max(...(await heights()))).toBeLessThan(70);
+    for (const sheet of ['passage', 'question']) {
+      const whole = await boxOf(page, `[data-sheet=${sheet}]`);
+      const content = await boxOf(page, `[data-sheet=${sheet}] [role=region]`);
+      expect(content.height / whole.height).toBeGreaterThanOrEqual(0.5);
+    }
+  }
+});
+
+test('what decides an answer stands beside the graph, above the fold; fractions are as large as words', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  await goTo(page, numberOf('coordinate-plane-2'));
+  const field = page.locator('main').getByLabel('Type a point');
+  for (const point of ['0, 0', '4, 0', '4, 3']) {
+    await field.fill(point);
+    await page.keyboard.press('Enter');
+  }
+  await page.locator('main').getByRole('button', { name: 'Close the shape' }).click();
+  const region = await boxOf(page, '[data-sheet=question] [role=region]');
+  const graph = await boxOf(page, '[data-plane]');
+  for (const beside of ['[data-figure=polygon]', '[data-operate]']) {
+    const box = await boxOf(page, beside);
+    expect(box.x).toBeGreaterThanOrEqual(graph.x + graph.width);
+    expect(box.y + box.height).toBeLessThanOrEqual(region.y + region.height);
+  }
+});
+test('digits of a fraction are at least 85 per cent of the words around it', async ({ page, app }) => {
+  await startTest(page, app);
+  await ready(page);
+  await goTo(page, 7);
+  const sizes = await page
+    .locator('main mfrac mn')
+    .evaluateAll((digits) => digits.map((one) => parseFloat(getComputedStyle(one).fontSize)));
+  const words = await page
+    .locator('[data-sheet=question] p')
+    .first()
+    .evaluate((one) => parseFloat(getComputedStyle(one).fontSize));
+  expect(sizes.length).toBeGreaterThan(0);
+  expect(Math.min(...sizes) / words).toBeGreaterThanOrEqual(0.85);
+});
