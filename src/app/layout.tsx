@@ -1,5 +1,6 @@
 import '@/ui/content/vocabulary.css';
 import '@/ui/kit/global.css';
+import english from '@messages/en.json';
 import type { Metadata, Viewport } from 'next';
 import type { CSSProperties, ReactNode } from 'react';
 import { NO_NEEDS } from '@/core/needs';
@@ -7,7 +8,7 @@ import { cssVariables, SCHEMES } from '@/core/view/schemes';
 import { currentUser } from './http';
 
 export const metadata: Metadata = {
-  title: 'Able Compass',
+  title: { default: english.app.name, template: `%s · ${english.app.name}` },
   description: 'Take a test, with everything you need to show what you know.',
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

@@ -14,8 +14,12 @@ test('a wrong name or password is told without saying which', async ({ page, own
 });
 
 test('opening a test by mistake does not start its clock', async ({ page, app }) => {
+  await page.goto(`${app.url}/sign-in`);
+  await expect(page).toHaveTitle('Sign in · Able Compass');
   await signIn(page, app, 'tomas');
+  await expect(page).toHaveTitle('My tests · Able Compass');
   await page.getByRole('link', { name: /See what it asks: Skerry/ }).click();
+  await expect(page).toHaveTitle('Before you start · Able Compass');
   await expect(page.getByText('68 minutes, your extra time included')).toBeVisible();
   await expect(page.getByText('Tomas Okafor').first()).toBeVisible();
   expect(app.query('SELECT id FROM attempts')).toEqual([]);

@@ -218,8 +218,14 @@ test.describe('a finger that scrolls answers nothing', () => {
     });
 });
 
-test('sound left in the middle pauses, can be played again, and loses no play', async ({ page, app }) => {
+test('sound left in the middle pauses, can be played again, and loses no play; it can be read too', async ({
+  page,
+  app,
+}) => {
   await open(page, app, 'media-1');
+  await expect(page).toHaveTitle(`Question ${numberOf('media-1')} of 57 · Every kind of question`);
+  await main(page).getByText('Transcript').click();
+  await expect(main(page).getByText('[a long blast of the fog signal]')).toBeVisible();
   await button(page, 'Play').click();
   await expect(button(page, 'Pause')).toBeVisible();
   const number = numberOf('media-1');

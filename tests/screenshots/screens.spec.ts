@@ -60,6 +60,19 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Hand in now' }).click();
   await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
   await shot('score');
+  await page.getByRole('link', { name: /See my answers/ }).click();
+  await page.getByRole('button', { name: /^Question 3:/ }).click();
+  await expect(page.getByRole('heading', { name: 'Question 3', exact: true })).toBeVisible();
+  await page.waitForTimeout(600);
+  await shot('answers');
+});
+
+test('the question screen at 200 per cent', async ({ page, app }) => {
+  await startTest(page, app, 'wren');
+  await page.waitForSelector('[data-player=ready]');
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: 'docs/screenshots/question-screen-200.png' });
 });
 
 /** Kinds of questions with a picture of their own: ours, and four of the standard's. */
@@ -71,8 +84,6 @@ const PICTURED = [
   ['cell-grid', 'cell-grid-2'],
   ['gap-match', 'gap-match-1'],
   ['graphic-gap-match', 'graphic-gap-match-1'],
-  ['graphic-order', 'graphic-order-1'],
-  ['match', 'match-1'],
 ] as const;
 
 test('pictures of kinds of questions', async ({ page, app }) => {

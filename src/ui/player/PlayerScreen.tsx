@@ -36,7 +36,11 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const pageRef = useRef<HTMLDivElement>(null);
   const shownRef = useRef<string | null>(null);
   const unseenRef = useRef<() => Unit[]>(() => []);
-  const { leave, reminder } = useLeaving(unseenRef, reviewing);
+  const shown = reviewing ? [] : sheetsOf(test, current);
+  const { side, turn } = useTurning(shown[1] ?? null, shown[0] ?? null, pageRef);
+  const { leave, reminder } = useLeaving(unseenRef, reviewing, () => {
+    if (layout === 'narrow' && side === 'passage') turn('question');
+  });
 
   const open = useCallback(
     (ref: string) => {
@@ -50,6 +54,8 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
     const [first] = questionOrder(test);
     if (current === null && first !== undefined) open(first);
   }, [current, open, test]);
+
+  useTitle(reviewing ? null : current);
 
   const goTo = useHandler((ref: string) =>
     leave(() => {
@@ -69,8 +75,6 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   );
   usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing });
 
-  const shown = reviewing ? [] : sheetsOf(test, current);
-  const { side, turn } = useTurning(shown[1] ?? null, shown[0] ?? null, pageRef);
   const sheets = useDrawnAhead([...new Set([...shown, ...useNear(current, ready)])], shown, (sheet) => {
     const item = own(test.items, sheet);
     return item ? (
@@ -120,6 +124,22 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       {reminder}
     </div>
   );
+}
+
+/** The page's title says which question it shows: what a window and a screen reader call it. */
+function useTitle(current: string | null): void {
+  const t = useTranslations('trail');
+  const { test } = usePlayer();
+  const order = questionOrder(test);
+  const number = current === null ? 0 : order.indexOf(current) + 1;
+  const where = number > 0 ? t('where', { number, total: order.length }) : t('review');
+  useEffect(() => {
+    const before = document.title;
+    document.title = `${where} · ${test.title}`;
+    return () => {
+      document.title = before;
+    };
+  }, [where, test.title]);
 }
 
 /** What a passage's sheet is called among the sheets; a question's is called by its reference. */
@@ -225,7 +245,7 @@ function Sheets({ question, passage, side }: SheetsProps) {
 }
 
 /** The one gentle stop: leaving with something never seen is asked about once per question. */
-function useLeaving(unseenRef: RefObject<() => Unit[]>, reviewing: boolean) {
+function useLeaving(unseenRef: RefObject<() => Unit[]>, reviewing: boolean, toQuestion: () => void) {
   const { session, dispatch } = usePlayer();
   const [asked, setAsked] = useState<{ unseen: Unit[]; go: () => void } | null>(null);
   const leave = (go: () => void) => {
@@ -244,7 +264,9 @@ function useLeaving(unseenRef: RefObject<() => Unit[]>, reviewing: boolean) {
       onShow={() => {
         const first = asked?.unseen[0]?.element;
         setAsked(null);
-        setTimeout(() => first?.scrollIntoView({ block: 'center' }));
+        toQuestion();
+        // After the question stands there again, and at the place it was left at.
+        setTimeout(() => first?.scrollIntoView({ block: 'center' }), 50);
       }}
       onGoOn={() => {
         setAsked(null);

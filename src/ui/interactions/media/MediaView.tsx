@@ -23,7 +23,8 @@ const FAIR_PART = 0.5;
 
 /**
  * Sound or video with our own buttons, because plays are counted: a play counts once half of it was heard, pausing and going on
- * does not, and leaving the question pauses. Captions are the file's own and are on where there are some.
+ * does not, and leaving the question pauses. Captions are the file's own and are on where there are some; they are to be read at
+ * leisure below, as a transcript.
  */
 export function MediaView({
   model,
@@ -41,6 +42,7 @@ export function MediaView({
   const [failed, setFailed] = useState(false);
   const plays = Number(responseTexts(response)[0] ?? 0) || 0;
   const left = playsLeft(model, plays);
+  const [transcript, setTranscript] = useState<readonly string[]>([]);
   const latest = useHandler((next: string) => onAnswer(next, 'happened'));
   const playsRef = useRef(plays);
   useEffect(() => {
@@ -71,12 +73,22 @@ export function MediaView({
       setPlaying(!player.paused && !player.ended);
     };
     tell();
+    const tracks = player.querySelectorAll('track');
+    const readTracks = () =>
+      setTranscript(
+        [...tracks]
+          .flatMap(({ track }) => [...(track.cues ?? [])])
+          .map((cue) => ('text' in cue ? String(cue.text) : '')),
+      );
+    readTracks();
+    tracks.forEach((track) => track.addEventListener('load', readTracks));
     const fail = () => setFailed(true);
     const events = ['play', 'pause', 'ended', 'timeupdate', 'loadedmetadata'];
     events.forEach((name) => player.addEventListener(name, tell));
     player.addEventListener('error', fail, true);
     return () => {
       events.forEach((name) => player.removeEventListener(name, tell));
+      tracks.forEach((track) => track.removeEventListener('load', readTracks));
       player.removeEventListener('error', fail, true);
       player.pause();
       setPlaying(false);
@@ -121,6 +133,14 @@ export function MediaView({
           </span>
         </div>
       </div>
+      {transcript.length > 0 && (
+        <details className={styles.transcript}>
+          <summary>{t('transcript')}</summary>
+          {transcript.map((line, i) => (
+            <p key={i}>{line.replace(/<[^>]*>/g, '')}</p>
+          ))}
+        </details>
+      )}
       {failed && <p className={shared.notice}>{t('failed')}</p>}
     </Task>
   );

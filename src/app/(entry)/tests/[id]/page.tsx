@@ -1,3 +1,4 @@
+import english from '@messages/en.json';
 import { notFound } from 'next/navigation';
 import { directionsOf } from '@/core/item/test';
 import { database } from '@/server/db/open';
@@ -5,6 +6,8 @@ import { assignedTest } from '@/server/delivery/assignments';
 import { loadTest } from '@/server/library/library';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
 import { orNotFound, pageUser } from '../../../http';
+
+export const metadata = { title: english.before.title };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await pageUser('student');
