@@ -180,8 +180,8 @@ interface SheetsProps {
 }
 
 /**
- * Turning between a passage and its question where there is room for one: a passage is shown first when it is new, and each is found
- * again where it was left.
+ * Turning between a passage and its question where there is room for one: a passage is shown first when it is new, the question when
+ * the page was made larger in the middle of it, and each is found again where it was left.
  */
 function useTurning(
   passage: string | null,
@@ -189,14 +189,16 @@ function useTurning(
   pageRef: RefObject<HTMLElement | null>,
 ): { side: 'passage' | 'question'; turn: (to: 'passage' | 'question') => void } {
   const places = useRef(new Map<string, number>());
-  const [turned, setTurned] = useState({ passage, side: 'passage' as 'passage' | 'question' });
-  if (turned.passage !== passage) setTurned({ passage, side: 'passage' });
+  const { layout } = usePlayer();
+  const [turned, setTurned] = useState({ passage, layout, side: 'passage' as 'passage' | 'question' });
+  if (turned.passage !== passage) setTurned({ passage, layout, side: 'passage' });
+  else if (turned.layout !== layout) setTurned({ passage, layout, side: 'question' });
   const turn = useHandler((to: 'passage' | 'question') => {
     const page = pageRef.current;
     const [left, shown] = to === 'passage' ? [question, passage] : [passage, question];
     if (!page) return;
     if (left !== null) places.current.set(left, page.scrollTop);
-    setTurned({ passage, side: to });
+    setTurned({ passage, layout, side: to });
     setTimeout(() => {
       page.querySelector<HTMLElement>(`[data-sheet=${to}] h2`)?.focus({ preventScroll: true });
       page.scrollTop = places.current.get(shown ?? '') ?? 0;
