@@ -15,7 +15,7 @@ export function Directions({ itemRef }: { itemRef: string }) {
   if (!found) return null;
   const { section, first } = found;
   return (
-    <details className={styles.directions} open={first}>
+    <details className={`able-directions ${styles.directions}`} open={first}>
       <summary>
         <ChevronRight size="1.1em" aria-hidden="true" />
         {section.title === '' ? t('directions') : t('directionsOf', { title: section.title })}

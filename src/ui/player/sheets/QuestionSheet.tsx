@@ -126,12 +126,7 @@ function HowTo({ item }: { item: DeliveredItem }) {
   if (interactionsOf(item.body).length === 0) return null;
   return (
     <>
-      <Button
-        small
-        className={`${styles.headButton} ${styles.howTo}`}
-        title={t('button')}
-        onClick={() => setOpen(true)}
-      >
+      <Button small className={styles.headButton} title={t('button')} onClick={() => setOpen(true)}>
         <CircleHelp size="1.1em" aria-hidden="true" />
         <span className={styles.headName}>{t('button')}</span>
       </Button>
