@@ -4,7 +4,7 @@ import english from '@messages/en.json';
 import type { Metadata, Viewport } from 'next';
 import type { CSSProperties, ReactNode } from 'react';
 import { NO_NEEDS } from '@/core/needs';
-import { cssVariables, SCHEMES } from '@/core/view/schemes';
+import { cssVariables, FORCED, SCHEMES } from '@/core/view/schemes';
 import { currentUser } from './http';
 
 export const metadata: Metadata = {
@@ -14,9 +14,12 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 /** Every scheme as custom properties; the page names one in `data-scheme`. */
-const SCHEME_CSS = Object.values(SCHEMES)
-  .map(({ id, palette }) => `${id === 'paper' ? ':root,' : ''}[data-scheme=${id}]{${cssVariables(palette)}}`)
-  .join('');
+const SCHEME_CSS = [
+  ...Object.values(SCHEMES).map(
+    ({ id, palette }) => `${id === 'paper' ? ':root,' : ''}[data-scheme=${id}]{${cssVariables(palette)}}`,
+  ),
+  `@media (forced-colors:active){html[data-scheme],html [data-scheme]{${cssVariables(FORCED)}}}`,
+].join('');
 
 /** Every page comes in its reader's colours and size from the first paint on; a flash of others could not be read by some. */
 export default async function RootLayout({ children }: { children: ReactNode }) {

@@ -119,3 +119,42 @@ test('digits of a fraction are at least 85 per cent of the words around it', asy
   expect(sizes.length).toBeGreaterThan(0);
   expect(Math.min(...sizes) / words).toBeGreaterThanOrEqual(0.85);
 });
+
+test.describe('in the contrast colors of the system', () => {
+  test.use({ forcedColors: 'active' });
+  test('what is chosen, on, done or here is told still, in the system’s colors', async ({ page, app }) => {
+    await startTest(page, app, 'wren', EVERY_KIND);
+    await ready(page);
+    const filled = (selector: string) =>
+      page
+        .locator(selector)
+        .first()
+        .evaluate((one) => getComputedStyle(one).backgroundColor);
+    const system = (color: string) =>
+      page.evaluate((name) => {
+        const probe = document.createElement('i');
+        probe.style.backgroundColor = name;
+        document.body.append(probe);
+        const { backgroundColor } = getComputedStyle(probe);
+        probe.remove();
+        return backgroundColor;
+      }, color);
+    const [highlight, canvas] = [await system('Highlight'), await system('Canvas')];
+    expect(highlight).not.toBe(canvas);
+    expect(await filled('[data-sheet=question]')).toBe(canvas);
+    await goTo(page, numberOf('choice-1'));
+    await page.locator('main label').first().click();
+    expect(await filled('[data-chosen] [data-choice-mark]')).toBe(highlight);
+    expect(await filled('li:not([data-chosen]) > label [data-choice-mark]')).toBe(canvas);
+    await goTo(page, numberOf('cell-grid-2'));
+    await page.locator('[data-cell=r1c1]').click();
+    expect(await filled('[data-cell=r1c1]')).toBe(highlight);
+    expect(await filled('[data-cell=r1c2]')).toBe(canvas);
+    await goTo(page, numberOf('number-line-2'));
+    const axis = page.locator('[data-line] svg line').first();
+    expect(await axis.evaluate((one) => getComputedStyle(one).stroke)).not.toBe(canvas);
+    const stop = (standing: string) => `nav [data-standing=${standing}]`;
+    expect(await filled(stop('done'))).toBe(highlight);
+    expect(await filled(stop('not-opened'))).toBe(canvas);
+  });
+});

@@ -179,6 +179,29 @@ export const GRAPHIC_PAIRS: readonly (readonly [keyof Palette, keyof Palette])[]
   ['focus', 'hereWash'],
 ];
 
+/**
+ * Where the system's own contrast theme is on (CSS Color Adjustment 1, forced colors): its colors in the places of ours, so that what is
+ * told by a fill or a ring is told still. Highlighted words keep their kinds of underline.
+ */
+export const FORCED: Palette = {
+  ground: 'Canvas',
+  sheet: 'Canvas',
+  ink: 'CanvasText',
+  soft: 'CanvasText',
+  edge: 'CanvasText',
+  line: 'GrayText',
+  accent: 'Highlight',
+  onAccent: 'HighlightText',
+  wash: 'Canvas',
+  here: 'LinkText',
+  hereWash: 'Canvas',
+  flag: 'LinkText',
+  focus: 'Highlight',
+  marigold: 'Canvas',
+  kelp: 'Canvas',
+  heather: 'Canvas',
+};
+
 /** The palette as CSS custom properties: `--ground: #f3efe6; …` */
 export function cssVariables(palette: Palette): string {
   return Object.entries(palette)

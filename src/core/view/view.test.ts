@@ -41,6 +41,9 @@ describe('layout by what is left after magnifying', () => {
   ])('%d × %d at %d is %s', (width, height, magnification, layout) => {
     expect(layoutFor(width, height, magnification)).toBe(layout);
   });
+  test('words give way in the one line of a phone, and of 1280 pixels at 400 per cent', () => {
+    expect([isTight(640, 1), isTight(1280, 4), isTight(320, 1)]).toEqual([false, true, true]);
+  });
   test('steps stop at 100 and 400 per cent', () => {
     expect([stepMagnification(1, -1), stepMagnification(1, 1), stepMagnification(4, 1)]).toEqual([
       1, 1.25, 4,

@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 
 /**
  * What one movement of the hand changes is one step of undo: from a pointer or key going down until the next does. A key held
- * down repeats, and is one movement too. A click that no pointer and no key made (a screen reader's) is a movement of its own.
+ * down repeats, and is one movement too; a file dropped in is one. A click that no pointer and no key made (a screen reader's) is a movement of its own.
  */
 class Gestures {
   private watchers = 0;
@@ -29,6 +29,7 @@ class Gestures {
     if (this.watchers === 1) {
       window.addEventListener('pointerdown', this.down, true);
       window.addEventListener('keydown', this.down, true);
+      window.addEventListener('drop', this.down, true);
       window.addEventListener('click', this.click, true);
     }
     return () => {
@@ -36,6 +37,7 @@ class Gestures {
       if (this.watchers > 0) return;
       window.removeEventListener('pointerdown', this.down, true);
       window.removeEventListener('keydown', this.down, true);
+      window.removeEventListener('drop', this.down, true);
       window.removeEventListener('click', this.click, true);
     };
   }

@@ -37,9 +37,11 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const shownRef = useRef<string | null>(null);
   const unseenRef = useRef<() => Unit[]>(() => []);
   const shown = reviewing ? [] : sheetsOf(test, current);
+  const [{ alone }, keepSheets] = useKept('sheets', SHEETS);
   const { side, turn } = useTurning(shown[1] ?? null, shown[0] ?? null, pageRef);
   const { leave, reminder } = useLeaving(unseenRef, reviewing, () => {
     if (layout === 'narrow' && side === 'passage') turn('question');
+    else if (alone === 'passage') keepSheets({ alone: null });
   });
 
   const open = useCallback(
