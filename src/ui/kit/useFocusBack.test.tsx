@@ -1,0 +1,40 @@
+import { render, screen } from '@testing-library/react';
+import { useFocusBack } from './useFocusBack';
+
+function Holder() {
+  useFocusBack();
+  return null;
+}
+beforeEach(() => {
+  jest.useFakeTimers();
+});
+afterEach(() => {
+  jest.useRealTimers();
+});
+
+test.each([0, 100, 300])('the focus goes back though what goes takes %d ms to go', (ms) => {
+  render(<button type="button">before</button>);
+  screen.getByText('before').focus();
+  const holder = render(<Holder />);
+  const fading = document.createElement('button');
+  document.body.append(fading);
+  fading.focus();
+  holder.unmount();
+  setTimeout(() => fading.remove(), ms);
+  jest.advanceTimersByTime(1000);
+  expect(document.activeElement).toBe(screen.getByText('before'));
+});
+test('a focus that went on by itself is left where it is', () => {
+  render(
+    <>
+      <button type="button">before</button>
+      <button type="button">next</button>
+    </>,
+  );
+  screen.getByText('before').focus();
+  const holder = render(<Holder />);
+  holder.unmount();
+  screen.getByText('next').focus();
+  jest.advanceTimersByTime(1000);
+  expect(document.activeElement).toBe(screen.getByText('next'));
+});
