@@ -224,7 +224,7 @@ test('sound left in the middle pauses, can be played again, and loses no play; i
 }) => {
   await open(page, app, 'media-1');
   await expect(page).toHaveTitle(`Question ${numberOf('media-1')} of 57 · Every kind of question`);
-  await main(page).getByText('Transcript').click();
+  await main(page).getByText('Read what is heard').click();
   await expect(main(page).getByText('[a long blast of the fog signal]')).toBeVisible();
   await button(page, 'Play').click();
   await expect(button(page, 'Pause')).toBeVisible();

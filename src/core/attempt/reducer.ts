@@ -61,12 +61,11 @@ function answer(item: ItemState, event: Answered): Partial<ItemState> {
   const past = [...item.past, item.responses].slice(-UNDO_DEPTH);
   if (event.how === 'redo') return { ...base, typing: null, past, future: item.future.slice(1) };
   if (event.how === 'typing') {
-    const typing = { response: only, at: event.at, words: wordsBegun(changes[only] ?? null) };
     const goesOn =
       item.typing?.response === only &&
-      item.typing.words === typing.words &&
+      wordsBegun(own(item.responses, only) ?? null) === wordsBegun(changes[only] ?? null) &&
       event.at - item.typing.at < TYPING_PAUSE;
-    return { ...base, typing, past: goesOn ? item.past : past, future: [] };
+    return { ...base, typing: { response: only, at: event.at }, past: goesOn ? item.past : past, future: [] };
   }
   // The gesture's first change made the step; what follows in it is that step still.
   if (event.how === 'moving' && item.past.length > 0) return { ...base, typing: null, future: [] };

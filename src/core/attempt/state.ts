@@ -16,8 +16,8 @@ export interface ItemState {
   readonly responses: Responses;
   readonly past: readonly Responses[];
   readonly future: readonly Responses[];
-  /** The response being typed into and how many words it then had: a word is one step of undo, not one per letter. */
-  readonly typing: { readonly response: string; readonly at: Millis; readonly words: number } | null;
+  /** The response being typed into, so that a word is one step of undo and not one per letter. */
+  readonly typing: { readonly response: string; readonly at: Millis } | null;
   readonly opened: boolean;
   readonly flagged: boolean;
   readonly seen: readonly string[];

@@ -1,3 +1,4 @@
+import type { RubricBlock } from '../item/item';
 import { readerFor } from '../interactions/readers';
 import type { InteractionModel, ResponseShape } from '../content/interaction';
 import type { ReadContext } from '../interactions/reading';
@@ -16,6 +17,10 @@ export interface ContentSettings {
 }
 
 type InteractionNode = Extract<ContentNode, { kind: 'interaction' }>;
+
+/** Whom a rubric block is for (QTI 3.0, `view`); without a word it is for the candidate. */
+export const viewsOf = ({ attributes }: XmlElement): string[] =>
+  (attributes.view ?? 'candidate').split(/\s+/).filter(Boolean);
 
 /** Reads XHTML, SVG, MathML and interactions into content, by allow-list. */
 export class ContentReader {
@@ -167,10 +172,18 @@ export class ContentReader {
     return [];
   }
 
+  /** A rubric block with what it says. */
+  rubric(element: XmlElement): RubricBlock {
+    return {
+      views: viewsOf(element),
+      use: element.attributes.use ?? null,
+      content: this.children(element),
+    };
+  }
+
   /** A rubric block for the candidate is part of what is read; one for others (scorers, tutors) never gets here. */
   private directions(element: XmlElement): ContentNode[] {
-    const views = (element.attributes.view ?? 'candidate').split(/\s+/);
-    if (!views.includes('candidate')) return [];
+    if (!viewsOf(element).includes('candidate')) return [];
     const attributes = { class: 'able-directions' };
     return [
       { kind: 'element', name: 'div', namespace: 'html', attributes, children: this.children(element) },

@@ -1,8 +1,8 @@
-import type { Item, ResponseProcessing, RubricBlock, Stimulus } from '../item/item';
+import type { Item, ResponseProcessing, Stimulus } from '../item/item';
 import { interactionsOf } from '../content/content';
 import { interactionOf } from '../interactions';
 import type { Reporter } from '../xml/problem';
-import { ContentReader } from './readContent';
+import { ContentReader, viewsOf } from './readContent';
 import {
   readDeclaration,
   readOutcomeDeclaration,
@@ -102,8 +102,8 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
     body: body ? reader.children(body) : [],
     // Those for the candidate stand in the body, where they are read.
     rubrics: (body ? descendantsOf(body, 'qti-rubric-block') : [])
-      .map((block) => readRubric(block, reader))
-      .filter(({ views }) => views.some((view) => view !== 'candidate')),
+      .filter((block) => viewsOf(block).some((view) => view !== 'candidate'))
+      .map((block) => reader.rubric(block)),
     feedback: elementsOf(root, 'qti-modal-feedback').map((one) => ({
       outcome: one.attributes['outcome-identifier'] ?? '',
       identifier: one.attributes.identifier ?? '',
@@ -118,14 +118,6 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
   for (const declaration of elementsOf(root, 'qti-response-declaration'))
     checkKeys(item, declaration, report);
   return item;
-}
-
-function readRubric(block: XmlElement, reader: ContentReader): RubricBlock {
-  return {
-    views: (block.attributes.view ?? 'candidate').split(/\s+/),
-    use: block.attributes.use ?? null,
-    content: reader.children(block),
-  };
 }
 
 /** What is delivered without being honoured yet; an item that would behave differently is refused. */

@@ -89,11 +89,7 @@ class TestReader {
   }
 
   rubrics(element: XmlElement): RubricBlock[] {
-    return elementsOf(element, 'qti-rubric-block').map((block) => ({
-      views: (block.attributes.view ?? 'candidate').split(/\s+/).filter(Boolean),
-      use: block.attributes.use ?? null,
-      content: this.content.children(block),
-    }));
+    return elementsOf(element, 'qti-rubric-block').map((block) => this.content.rubric(block));
   }
 
   rules(element: XmlElement): Ruled {

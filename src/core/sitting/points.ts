@@ -50,10 +50,7 @@ export function pointsOf(
   const now = questions.map((one) => (isMarked(one) ? one : unmarked(one)));
   const score = ofTest(now, 'SCORE');
   const best = ofTest(questions.map(flawless), 'SCORE');
-  const bestNow = ofTest(
-    now.map((one) => flawless(one)),
-    'SCORE',
-  );
+  const bestNow = ofTest(now.map(flawless), 'SCORE');
   if (score === null || best === null || bestNow === null) return { ...plain, later, ownRule: false };
   const ownLater = best - bestNow;
   const maximum = (ofTest(questions, 'MAXSCORE') ?? best) - ownLater;

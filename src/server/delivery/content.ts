@@ -1,5 +1,6 @@
 import { assetsOf, deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
+import type { Sitting } from '@/core/sitting/sitting';
 import type { AccessNeeds } from '@/core/needs';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
@@ -13,10 +14,13 @@ export interface AttemptContent {
   readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
 }
 
-export function deliveredNow(db: Db, attempt: AttemptRow, now: number): DeliveredTest {
-  const sitting = sittingOf(db, attempt, now);
+/** What a sitting shows: what its questions are, and the feedback earned in it. */
+export function deliveredOf(db: Db, attempt: AttemptRow, sitting: Sitting): DeliveredTest {
   return deliverTest(contentOf(db, attempt), sitting.plan.form, sessionsIn(sitting));
 }
+
+const deliveredNow = (db: Db, attempt: AttemptRow, now: number): DeliveredTest =>
+  deliveredOf(db, attempt, sittingOf(db, attempt, now));
 
 /**
  * Everything the browser needs for the attempt: questions, passages and what is set for this student. No keys.

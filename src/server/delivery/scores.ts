@@ -16,14 +16,14 @@ export const isMarked = (by: ReturnType<typeof scoredBy>, progress: ProgressStat
 /** Keeps the scores of a sitting that is over: of every question it has, and of the test where it scores itself. */
 export function keepScores(db: Db, attemptId: string, sitting: Sitting): void {
   const { plan, state } = sitting;
-  const marked = new Set<string>();
+  const toMark = new Set<string>();
   for (const place of plan.places) {
     const question = state.questions.get(place.ref);
     if (!question?.score || state.leftOut.has(place.ref)) continue;
     const { item } = place;
     const progress = progressOfItem(item, Object.fromEntries(question.responses)).state;
     const by = scoredBy(item);
-    if (isMarked(by, progress)) marked.add(place.ref);
+    if (!isMarked(by, progress)) toMark.add(place.ref);
     prepared(
       db,
       `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
@@ -38,6 +38,6 @@ export function keepScores(db: Db, attemptId: string, sitting: Sitting): void {
   ).run(
     attemptId,
     inJson(scoresItself ? state.outcomes : {}),
-    JSON.stringify(sitting.points(({ ref }) => marked.has(ref))),
+    JSON.stringify(sitting.points(({ ref }) => !toMark.has(ref))),
   );
 }

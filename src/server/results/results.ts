@@ -10,7 +10,7 @@ import type { Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
-import { deliveredNow } from '../delivery/content';
+import { deliveredOf } from '../delivery/content';
 import { isMarked } from '../delivery/scores';
 import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
 import type { User } from '../accounts/users';
@@ -70,26 +70,19 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     db,
     'SELECT points FROM test_results WHERE attempt_id = ?',
   ).get(attempt.id);
+  const handedInAt = attempt.handed_in_at;
+  /** Of an attempt handed in before its points were kept. */
+  const pointsNow = (): Points => {
+    const later = questions.filter((one) => one.verdict === 'not-marked');
+    const toMark = new Set(later.map(({ number }) => plan.places[number - 1]?.ref));
+    return sittingOf(db, attempt, handedInAt).points(({ ref }) => !toMark.has(ref));
+  };
   return {
     title,
-    handedInAt: attempt.handed_in_at,
+    handedInAt,
     questions,
-    points: whole?.points ? STORED.parse(JSON.parse(whole.points)) : pointsOfQuestions(questions),
+    points: whole?.points ? STORED.parse(JSON.parse(whole.points)) : pointsNow(),
     notMarked: questions.filter((one) => one.verdict === 'not-marked').length,
-  };
-}
-
-/** The points of an attempt handed in before they were kept with it. */
-function pointsOfQuestions(questions: readonly QuestionResult[]): Points {
-  const later = questions.filter((one) => one.verdict === 'not-marked');
-  const marked = questions.filter((one) => one.verdict !== 'not-marked');
-  const sum = (of: readonly QuestionResult[], what: 'score' | 'maximum') =>
-    of.reduce((total, one) => total + (one[what] ?? 0), 0);
-  return {
-    score: sum(marked, 'score'),
-    maximum: sum(marked, 'maximum'),
-    later: sum(later, 'maximum'),
-    ownRule: false,
   };
 }
 
@@ -151,7 +144,7 @@ export function answersFor(
       },
     ];
   });
-  const { stimuli } = deliveredNow(db, attempt, attempt.handed_in_at);
+  const { stimuli } = deliveredOf(db, attempt, sitting);
   const shown = new Set(questions.flatMap(({ item }) => item.stimuli));
   return {
     title: result.title,

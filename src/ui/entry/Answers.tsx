@@ -10,10 +10,12 @@ import type { AccessNeeds } from '@/core/needs';
 import content from '../content/content.module.css';
 import { PassageText } from '../content/PassageText';
 import { assetAddress } from '../player/useAssets';
+import { useLayout } from '../player/useLayout';
 import { AnswerView } from './AnswerView';
 import styles from './entry.module.css';
 import { Page } from './Page';
 import { ICONS, type Verdict } from './Score';
+import { roundPoints } from './usePointsWords';
 import { Press } from '../kit/Button';
 
 interface Question {
@@ -39,12 +41,19 @@ interface Props {
 export function Answers({ name, needs, ...rest }: Props) {
   return (
     <Page name={name} needs={needs}>
-      <Questions {...rest} />
+      <Questions {...rest} magnification={needs.magnification} />
     </Page>
   );
 }
 
-function Questions({ attemptId, title, questions, stimuli }: Omit<Props, 'name' | 'needs'>) {
+function Questions({
+  attemptId,
+  title,
+  questions,
+  stimuli,
+  magnification,
+}: Omit<Props, 'name' | 'needs'> & { magnification: number }) {
+  const { layout } = useLayout(magnification);
   const t = useTranslations('answers');
   const score = useTranslations('score');
   const [at, setAt] = useState(0);
@@ -73,7 +82,7 @@ function Questions({ attemptId, title, questions, stimuli }: Omit<Props, 'name' 
           );
         })}
       </nav>
-      <div className={styles.beside} data-passages={passages.length > 0 || undefined}>
+      <div className={styles.beside} data-beside={(passages.length > 0 && layout === 'wide') || undefined}>
         {passages.length > 0 && (
           // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys
           <section key={passages.join()} className={styles.read} tabIndex={0} aria-label={t('passage')}>
@@ -98,7 +107,7 @@ function Questions({ attemptId, title, questions, stimuli }: Omit<Props, 'name' 
                 ? score(`verdict.${question.verdict}`)
                 : t('verdict', {
                     verdict: score(`verdict.${question.verdict}`),
-                    score: Math.round((question.score ?? 0) * 100) / 100,
+                    score: roundPoints(question.score ?? 0),
                     maximum: question.maximum,
                   })}
             </p>

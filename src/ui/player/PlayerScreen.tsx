@@ -1,6 +1,6 @@
 'use client';
 
-import { startTransition, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import { Panel, PanelGroup, PanelResizeHandle } from 'react-resizable-panels';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
@@ -9,7 +9,6 @@ import { itemOf } from '@/core/attempt/state';
 import { own } from '@/core/own';
 import { questionOrder, type DeliveredTest } from '@/core/item/delivered';
 import { useHandler } from '../kit/useHandler';
-import { ReminderDialog } from './dialogs/ReminderDialog';
 import { Header } from './header/Header';
 import { toolsFor } from './tools';
 import { useAttempt, useKept, usePlayer } from '../attempt/PlayerContext';
@@ -23,6 +22,9 @@ import type { Unit } from './sheets/units';
 import { ToolRail, useToolSwitches } from './ToolRail';
 import { Trail } from './trail/Trail';
 import { useKeys } from './useKeys';
+import { useLeaving } from './useLeaving';
+import { useTitle } from './useTitle';
+import { useTurning, type Side } from './useTurning';
 
 /** The question screen: header, trail, sheets and tools, or the review in the place of the sheets. */
 export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; ready: boolean }) {
@@ -128,22 +130,6 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   );
 }
 
-/** The page's title says which question it shows: what a window and a screen reader call it. */
-function useTitle(current: string | null): void {
-  const t = useTranslations('trail');
-  const { test } = usePlayer();
-  const order = questionOrder(test);
-  const number = current === null ? 0 : order.indexOf(current) + 1;
-  const where = number > 0 ? t('where', { number, total: order.length }) : t('review');
-  useEffect(() => {
-    const before = document.title;
-    document.title = `${where} · ${test.title}`;
-    return () => {
-      document.title = before;
-    };
-  }, [where, test.title]);
-}
-
 /** What a passage's sheet is called among the sheets; a question's is called by its reference. */
 const PASSAGE = 'passage:';
 
@@ -178,35 +164,7 @@ interface SheetsProps {
   readonly question: HTMLElement;
   readonly passage: HTMLElement | undefined;
   /** Which of the two stands where there is room for one. */
-  readonly side: 'passage' | 'question';
-}
-
-/**
- * Turning between a passage and its question where there is room for one: a passage is shown first when it is new, the question when
- * the page was made larger in the middle of it, and each is found again where it was left.
- */
-function useTurning(
-  passage: string | null,
-  question: string | null,
-  pageRef: RefObject<HTMLElement | null>,
-): { side: 'passage' | 'question'; turn: (to: 'passage' | 'question') => void } {
-  const places = useRef(new Map<string, number>());
-  const { layout } = usePlayer();
-  const [turned, setTurned] = useState({ passage, layout, side: 'passage' as 'passage' | 'question' });
-  if (turned.passage !== passage) setTurned({ passage, layout, side: 'passage' });
-  else if (turned.layout !== layout) setTurned({ passage, layout, side: 'question' });
-  const turn = useHandler((to: 'passage' | 'question') => {
-    const page = pageRef.current;
-    const [left, shown] = to === 'passage' ? [question, passage] : [passage, question];
-    if (!page) return;
-    if (left !== null) places.current.set(left, page.scrollTop);
-    setTurned({ passage, layout, side: to });
-    setTimeout(() => {
-      page.querySelector<HTMLElement>(`[data-sheet=${to}] h2`)?.focus({ preventScroll: true });
-      page.scrollTop = places.current.get(shown ?? '') ?? 0;
-    });
-  });
-  return { side: turned.side, turn };
+  readonly side: Side;
 }
 
 /** The question, and its passage beside or above it with a divider between. */
@@ -246,39 +204,6 @@ function Sheets({ question, passage, side }: SheetsProps) {
       </Panel>
     </PanelGroup>
   );
-}
-
-/** The one gentle stop: leaving with something never seen is asked about once per question. */
-function useLeaving(unseenRef: RefObject<() => Unit[]>, reviewing: boolean, toQuestion: () => void) {
-  const { session, dispatch } = usePlayer();
-  const [asked, setAsked] = useState<{ unseen: Unit[]; go: () => void } | null>(null);
-  const leave = (go: () => void) => {
-    const { current } = session.getState();
-    const unseen = reviewing || current === null ? [] : unseenRef.current();
-    if (current === null || unseen.length === 0 || itemOf(session.getState(), current).reminded) {
-      go();
-      return;
-    }
-    dispatch({ type: 'reminded', item: current });
-    setAsked({ unseen, go });
-  };
-  const reminder = (
-    <ReminderDialog
-      unseen={asked?.unseen ?? null}
-      onShow={() => {
-        const first = asked?.unseen[0]?.element;
-        setAsked(null);
-        toQuestion();
-        // After the question stands there again, and at the place it was left at.
-        setTimeout(() => first?.scrollIntoView({ block: 'center' }), 50);
-      }}
-      onGoOn={() => {
-        setAsked(null);
-        asked?.go();
-      }}
-    />
-  );
-  return { leave, reminder };
 }
 
 interface KeyTargets {

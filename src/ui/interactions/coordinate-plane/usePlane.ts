@@ -68,8 +68,6 @@ export function usePlane({
     } else refuse(t('samePlace'));
   };
   const finish = (figure: Figure) => settle(draw(model, response, figure), words.figure(figure));
-  const goOn = (points: readonly PlanePoint[], said: string) =>
-    settle(begin(model, response, points.length > 0 ? { tool: tool as PlaneTool, points } : null), said);
 
   /** Sets the next handle of the figure being drawn. */
   const set = (at: PlanePoint) => {
@@ -89,7 +87,10 @@ export function usePlane({
     const whole = tool !== 'polygon' && tool !== 'halfplane' && points.length === HANDLES[tool];
     if (whole) return finish({ tool, points });
     if (points.length > MAX_CORNERS) return announce(t('cornersFull', { maximum: MAX_CORNERS }));
-    return goOn(points, t('handleSet', { point: words.point(point), count: points.length }));
+    return settle(
+      begin(model, response, { tool, points }),
+      t('handleSet', { point: words.point(point), count: points.length }),
+    );
   };
 
   return {

@@ -23,8 +23,8 @@ const FAIR_PART = 0.5;
 
 /**
  * Sound or video with our own buttons, because plays are counted: a play counts once half of it was heard, pausing and going on
- * does not, and leaving the question pauses. Captions are the file's own and are on where there are some; they are to be read at
- * leisure below, as a transcript.
+ * does not, and leaving the question pauses. Captions are the file's own and are on where there are some; below they are to be read
+ * at leisure.
  */
 export function MediaView({
   model,
@@ -36,18 +36,13 @@ export function MediaView({
 }: InteractionProps<MediaModel>) {
   const t = useTranslations('interactions.media');
   const hostRef = useRef<HTMLDivElement>(null);
-  const countedRef = useRef(false);
   const [playing, setPlaying] = useState(false);
   const [time, setTime] = useState({ now: 0, length: 0 });
   const [failed, setFailed] = useState(false);
   const plays = Number(responseTexts(response)[0] ?? 0) || 0;
   const left = playsLeft(model, plays);
-  const [transcript, setTranscript] = useState<readonly string[]>([]);
-  const latest = useHandler((next: string) => onAnswer(next, 'happened'));
-  const playsRef = useRef(plays);
-  useEffect(() => {
-    playsRef.current = plays;
-  }, [plays]);
+  const [lines, setLines] = useState<readonly string[]>([]);
+  const count = useHandler(() => onAnswer(String(plays + 1), 'happened'));
   const playerOf = () => hostRef.current?.querySelector<HTMLMediaElement>('audio, video') ?? null;
 
   useEffect(() => {
@@ -58,24 +53,22 @@ export function MediaView({
     for (const track of player.textTracks) track.mode = 'showing';
     let before = player.currentTime;
     /** Whether this time through has been counted; a new one begins at the start again. */
-    let counted = countedRef.current;
+    let counted = false;
     const tell = () => {
       const { currentTime: now, duration: length } = player;
       if (now < before) counted = false;
       before = now;
       if (!counted && Number.isFinite(length) && (player.ended || now >= length * FAIR_PART) && now > 0) {
         counted = true;
-        playsRef.current += 1;
-        latest(String(playsRef.current));
+        count();
       }
-      countedRef.current = counted;
       setTime({ now, length });
       setPlaying(!player.paused && !player.ended);
     };
     tell();
     const tracks = player.querySelectorAll('track');
     const readTracks = () =>
-      setTranscript(
+      setLines(
         [...tracks]
           .flatMap(({ track }) => [...(track.cues ?? [])])
           .map((cue) => ('text' in cue ? String(cue.text) : '')),
@@ -93,7 +86,7 @@ export function MediaView({
       player.pause();
       setPlaying(false);
     };
-  }, [latest, model]);
+  }, [count, model]);
 
   const begun = time.now > 0 && time.now < time.length;
   const press = () => {
@@ -133,10 +126,10 @@ export function MediaView({
           </span>
         </div>
       </div>
-      {transcript.length > 0 && (
-        <details className={styles.transcript}>
-          <summary>{t('transcript')}</summary>
-          {transcript.map((line, i) => (
+      {lines.length > 0 && (
+        <details className={styles.inWords}>
+          <summary>{t('inWords')}</summary>
+          {lines.map((line, i) => (
             <p key={i}>{line.replace(/<[^>]*>/g, '')}</p>
           ))}
         </details>

@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
+import type { Side } from '../useTurning';
 import styles from './sheets.module.css';
 
 const state = z.object({
@@ -20,8 +21,8 @@ export const SHEETS = {
 };
 
 interface Props {
-  readonly sheet: 'passage' | 'question';
-  readonly onTurn: (to: 'passage' | 'question') => void;
+  readonly sheet: Side;
+  readonly onTurn: (to: Side) => void;
 }
 
 /** Lets a sheet grow to the full width, and back; where there is room for one only, turns to the other. */

@@ -9,6 +9,7 @@ import { PassageText } from '../../content/PassageText';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
 import { Sheet } from './Sheet';
+import type { Side } from '../useTurning';
 import styles from './sheets.module.css';
 import { passageUnits } from './units';
 
@@ -20,7 +21,7 @@ export const PassageSheet = memo(function PassageSheet({
 }: {
   stimulusId: string;
   pageRef: RefObject<HTMLElement | null>;
-  onTurn: (to: 'passage' | 'question') => void;
+  onTurn: (to: Side) => void;
 }) {
   const t = useTranslations('passage');
   const { test, assetUrl, layout } = usePlayer();

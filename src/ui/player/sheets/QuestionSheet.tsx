@@ -16,6 +16,7 @@ import { GrowButton } from './GrowButton';
 import { ItemBody } from './InteractionHost';
 import { QuestionFooter } from './QuestionFooter';
 import { Sheet } from './Sheet';
+import type { Side } from '../useTurning';
 import styles from './sheets.module.css';
 import { questionUnits, type Unit } from './units';
 import { Feedback } from './Feedback';
@@ -35,7 +36,7 @@ interface Props {
   readonly onReview: () => void;
   readonly fromReview: boolean;
   /** Shows the passage in its place, where there is room for one. */
-  readonly onTurn: (to: 'passage' | 'question') => void;
+  readonly onTurn: (to: Side) => void;
 }
 
 /** One question: its number and points, its body, what is missing, and the way on. Each question has a sheet of its own. */
