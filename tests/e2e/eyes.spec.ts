@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe';
-import { EVERY_KIND, expect, goTo, ready, startTest, test } from './app';
+import { EVERY_KIND, expect, goTo, ready, saved, startTest, test } from './app';
 import { numberOf } from './kinds';
 
 const boxOf = async (page: Page, selector: string) => {
@@ -58,6 +58,61 @@ for (const { zoom, width, height, share } of LARGE)
     await page.getByRole('button', { name: /Look over/ }).click();
     await expect(page.getByRole('heading', { name: 'Look over your answers' })).toBeVisible();
   });
+
+test('at 400 per cent without a network the sign of it covers nothing', async ({ page, app }) => {
+  await page.setViewportSize({ width: 320, height: 256 });
+  await startTest(page, app);
+  await ready(page);
+  await page.locator('[data-sheet]').getByRole('button', { name: 'Question', exact: true }).click();
+  await page.context().setOffline(true);
+  await page.locator('main label').first().click();
+  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await page.locator('[data-layout]').evaluate((one) => {
+    one.scrollTop = 0;
+  });
+  // A control that something lies on cannot be pressed: each opens and closes what is under the line.
+  for (const name of ['Menu', 'Question 1 of 12', 'Tools']) {
+    const control = page.getByRole('button', { name, exact: true });
+    for (const open of ['true', 'false']) {
+      await control.click();
+      await expect(control).toHaveAttribute('aria-expanded', open);
+    }
+  }
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+  await page.context().setOffline(false);
+  await saved(page);
+});
+
+test('the answers page has the passage beside where there is room, above at 200 per cent', async ({
+  page,
+  app,
+}) => {
+  for (const [name, beside] of [
+    ['wren', true],
+    ['saoirse', false],
+  ] as const) {
+    await page.context().clearCookies();
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await startTest(page, app, name);
+    await ready(page);
+    if (!beside) {
+      await page.locator('[data-sheet]').getByRole('button', { name: 'Question', exact: true }).click();
+      await page.getByRole('button', { name: 'Question 1 of 12' }).click();
+    }
+    await page.getByRole('button', { name: /Look over/ }).click();
+    const goOn = page.getByRole('button', { name: 'Go on anyway' });
+    await page.getByRole('button', { name: 'Hand in …' }).or(goOn).first().waitFor();
+    if (await goOn.isVisible()) await goOn.click();
+    await page.getByRole('button', { name: 'Hand in …' }).click();
+    await page.getByRole('button', { name: 'Hand in now' }).click();
+    await page.waitForURL(/score/);
+    await page.getByRole('link', { name: /See my answers/ }).click();
+    const passage = await boxOf(page, '[data-passage]');
+    const answer = await boxOf(page, 'fieldset.able-closed');
+    expect(answer.x > passage.x + passage.width).toBe(beside);
+    expect(answer.y > passage.y + 200).toBe(!beside);
+  }
+});
 
 test('title rows and the foot are one line where two sheets stand beside one another', async ({
   page,

@@ -225,7 +225,7 @@ test('what is typed just before leaving a question stays with it and never reach
   await page.keyboard.press('Alt+n');
   await expect(page.getByRole('heading', { name: 'Question 10', exact: true })).toBeVisible();
   await expect(page.locator('math-field')).toHaveJSProperty('value', '');
-  await page.waitForTimeout(700);
+  await saved(page);
   await expect(status(page)).toHaveText('nothing written yet');
   await page.keyboard.press('Alt+b');
   await expect(page.getByLabel('Your answer, typed')).toHaveValue('3/4');

@@ -45,7 +45,6 @@ test('pictures of every main view', async ({ page, app }) => {
   await gap(page, 1).click();
   await goTo(page, 9);
   await page.locator('math-field').click();
-  await page.waitForTimeout(300);
   await page.keyboard.type('3/4');
   await saved(page);
   await shot('equation-question');
@@ -63,7 +62,7 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.getByRole('link', { name: /See my answers/ }).click();
   await page.getByRole('button', { name: /^Question 3:/ }).click();
   await expect(page.getByRole('heading', { name: 'Question 3', exact: true })).toBeVisible();
-  await page.waitForTimeout(600);
+  await expect(page.locator('fieldset.able-closed').first()).toBeVisible();
   await shot('answers');
 });
 
@@ -71,7 +70,7 @@ test('the question screen at 200 per cent', async ({ page, app }) => {
   await startTest(page, app, 'wren');
   await page.waitForSelector('[data-player=ready]');
   await page.setViewportSize({ width: 640, height: 400 });
-  await page.waitForTimeout(400);
+  await page.waitForSelector('[data-layout=narrow]');
   await page.screenshot({ path: 'docs/screenshots/question-screen-200.png' });
 });
 
@@ -95,13 +94,11 @@ test('pictures of kinds of questions', async ({ page, app }) => {
     await KINDS.find((kind) => kind.item === item)?.pointer(page);
     await page.mouse.move(640, 20);
     await saved(page);
-    await page.waitForTimeout(200);
-    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
   }
   await goTo(page, numberOf('graphic-order-1'));
   await page.getByRole('button', { name: 'How to answer' }).click();
   await page.getByRole('button', { name: 'Next step' }).click();
   await page.getByRole('button', { name: 'Next step' }).click();
-  await page.waitForTimeout(400);
-  await page.screenshot({ path: 'docs/screenshots/how-to-answer.png' });
+  await page.screenshot({ path: 'docs/screenshots/how-to-answer.png', animations: 'disabled' });
 });

@@ -1,7 +1,8 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { RawResponse } from '@/core/content/response';
 import { marksOf } from '@/core/interactions/drawing/marks';
-import { button, show } from './testView';
+import { button, show, type Shown } from './testView';
 
 const user = userEvent.setup();
 const choices = (ids: string) =>
@@ -12,7 +13,7 @@ const choices = (ids: string) =>
 const SINGLE = (type: string) => `cardinality="single" base-type="${type}"`;
 const MULTIPLE = 'cardinality="multiple" base-type="identifier"';
 /** Typing is given as an answer after a short pause. */
-const settle = () => act(() => new Promise((resolve) => setTimeout(resolve, 350)));
+const given = (shown: Shown, answer: RawResponse) => waitFor(() => expect(shown.answer()).toEqual(answer));
 
 describe('choice', () => {
   test('square marks where several are asked for, counted; one too many says what to do', async () => {
@@ -45,15 +46,13 @@ describe('a box for a number', () => {
     const shown = await box('float');
     await user.click(button('Number keypad'));
     for (const key of ['3', 'decimal point', '5']) await user.click(button(key));
-    await settle();
-    expect(shown.answer()).toBe('3.5');
+    await given(shown, '3.5');
     await user.click(button('delete'));
     await user.click(button('minus'));
-    await settle();
+    await given(shown, '3.−');
     expect(screen.getByRole('textbox')).toHaveProperty('value', '3.−');
     await user.click(button('Empty this box'));
-    await settle();
-    expect(shown.answer()).toBeNull();
+    await given(shown, null);
   });
   test('has no decimal point where a whole number is wanted', async () => {
     await box('integer');
@@ -63,9 +62,16 @@ describe('a box for a number', () => {
   test('says at once and kindly that words are no number, and keeps them', async () => {
     const shown = await box('float');
     await user.type(screen.getByRole('textbox'), 'about forty');
-    await settle();
+    await given(shown, 'about forty');
     expect(screen.getByText('This is not a number yet. Your writing is kept.')).toBeTruthy();
-    expect(shown.answer()).toBe('about forty');
+  });
+  test('says of a fraction how it is written here', async () => {
+    const shown = await box('float');
+    await user.type(screen.getByRole('textbox'), '1/2');
+    await given(shown, '1/2');
+    expect(
+      screen.getByText('This is a fraction: this box takes a decimal, like 0.5. Your writing is kept.'),
+    ).toBeTruthy();
   });
   test('says nothing while a number is only begun', async () => {
     await box('float');

@@ -1,4 +1,4 @@
-import { act, screen, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import '../interactions/testView';
 import { preloadDialogs } from './dialogs/Dialog';
@@ -39,7 +39,7 @@ beforeAll(async () => {
 const question = (number: number) => screen.getByRole('heading', { name: `Question ${number}` });
 const press = (name: string | RegExp) => user.click(screen.getByRole('button', { name }));
 const PATIENT = { timeout: 10_000 };
-const later = (ms = 40) => act(() => new Promise((resolve) => setTimeout(resolve, ms)));
+const later = (ms: number) => act(() => new Promise((resolve) => setTimeout(resolve, ms)));
 const PASSAGE = {
   light: {
     title: 'The short light',
@@ -60,8 +60,7 @@ test('next and back, the heading takes the focus; the last question leads to loo
   open();
   await press('Next');
   expect(question(2)).toBeTruthy();
-  await later();
-  expect(document.activeElement).toBe(question(2));
+  await waitFor(() => expect(document.activeElement).toBe(question(2)));
   await press('Back');
   expect(question(1)).toBeTruthy();
   expect(screen.getByRole('button', { name: 'Back' }).getAttribute('aria-disabled')).toBe('true');

@@ -23,7 +23,7 @@ const sectionOf = (test: DeliveredTest, ref: string | null): string | undefined 
  */
 export const Header = memo(function Header() {
   const t = useTranslations('header');
-  const { test, studentName, layout } = usePlayer();
+  const { test, studentName, layout, tight } = usePlayer();
   const section = useAttempt(({ current }) => sectionOf(test, current));
   const [dialog, setDialog] = useState<'stop' | 'help' | null>(null);
   const [open, setOpen] = useState(false);
@@ -47,7 +47,11 @@ export const Header = memo(function Header() {
     </>
   );
   return (
-    <header className={styles.header} data-narrow={narrow || undefined}>
+    <header
+      className={styles.header}
+      data-narrow={narrow || undefined}
+      data-tight={(narrow && tight) || undefined}
+    >
       <div className={styles.row}>
         {!narrow && (
           <>
