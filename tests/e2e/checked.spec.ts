@@ -11,6 +11,12 @@ test('a question checked on the way: not yet, then right, then closed, and still
   await startTest(page, app, 'wren', WHICH);
   await goTo(page, numberOf('end-attempt-1'));
   const check = page.getByRole('button', { name: 'Check my answer' });
+  // With nothing answered it asks first, says what is missing, and uses up nothing.
+  await check.click();
+  await expect(page.getByRole('dialog', { name: 'Not finished yet' })).toContainText('nothing chosen yet');
+  await page.getByRole('button', { name: 'Go on answering' }).click();
+  await expect(check).toBeFocused();
+  expect(app.query("SELECT 1 FROM events WHERE body ->> 'type' = 'checked'")).toEqual([]);
   await choice(page, /06:12/).click();
   await check.click();
   await expect(page.getByText('Not yet. Look again and try once more.')).toBeVisible();

@@ -218,6 +218,48 @@ test.describe('a finger that scrolls answers nothing', () => {
     });
 });
 
+test.describe('a finger drags what it takes hold of', () => {
+  test.use({ hasTouch: true, viewport: { width: 800, height: 700 } });
+  test('the top of a bar; beside it the page scrolls', async ({ page, app }) => {
+    await open(page, app, 'tally-plot-2');
+    const bar = page.locator('[data-category="0"]');
+    const grip = bar.locator('[data-grip]');
+    await bar.scrollIntoViewIfNeeded();
+    const [from, whole] = [await boxOf(grip), await boxOf(bar)];
+    const x = from.x + from.width / 2;
+    const session = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', y: number) =>
+      session.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
+    const start = from.y + from.height / 2 - 4;
+    await touch('touchStart', start);
+    for (let i = 1; i <= 10; i += 1) await touch('touchMove', start - (whole.height / 20) * i);
+    await touch('touchEnd', 0);
+    await session.detach();
+    await expect.poll(async () => Number(await bar.getAttribute('aria-valuenow'))).toBeGreaterThan(10);
+    await undo(page).click();
+    await expect(bar).toHaveAttribute('aria-valuenow', '0');
+  });
+});
+
+test('Tab leaves a list that is being written; Ctrl and a bracket go in and out', async ({ page, app }) => {
+  await open(page, app, 'extended-text-1');
+  const box = main(page).getByRole('textbox');
+  await box.click();
+  await button(page, 'List').click();
+  await page.keyboard.type('one');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('two');
+  await page.keyboard.press('Tab');
+  await expect(box).not.toBeFocused();
+  await expect(box.locator('ul ul')).toHaveCount(0);
+  await page.keyboard.press('Shift+Tab');
+  await expect(box).toBeFocused();
+  await page.keyboard.press('Control+]');
+  await expect(box.locator('ul ul')).toHaveCount(1);
+  await page.keyboard.press('Control+[');
+  await expect(box.locator('ul ul')).toHaveCount(0);
+});
+
 test('sound left in the middle pauses, can be played again, and loses no play; it can be read too', async ({
   page,
   app,
@@ -235,4 +277,10 @@ test('sound left in the middle pauses, can be played again, and loses no play; i
   expect(kept(app, 'media-1', 'PLAYS')).toBeNull();
   await button(page, /^(Play|Go on)$/).click();
   await expect(page.getByText('played 1 of 3 times').first()).toBeVisible();
+  // Left after it was counted, in the second half or at the end: it is no second time.
+  for (let i = 0; i < 3; i += 1) {
+    await goTo(page, number + 1);
+    await goTo(page, number);
+    await expect(page.getByText('played 1 of 3 times').first()).toBeVisible();
+  }
 });

@@ -20,6 +20,8 @@ const clock = (seconds: number): string => {
 
 /** The share of a sound after which hearing it was a play. */
 const FAIR_PART = 0.5;
+/** Before this share of it a new time through has begun: well before the fair part, as a player's clock may tick back a little. */
+const BEGINNING = 0.25;
 
 /**
  * Sound or video with our own buttons, because plays are counted: a play counts once half of it was heard, pausing and going on
@@ -43,6 +45,8 @@ export function MediaView({
   const left = playsLeft(model, plays);
   const [lines, setLines] = useState<readonly string[]>([]);
   const count = useHandler(() => onAnswer(String(plays + 1), 'happened'));
+  /** Whether this time through has been counted; kept while the question is left, as the player is. */
+  const countedRef = useRef(false);
   const playerOf = () => hostRef.current?.querySelector<HTMLMediaElement>('audio, video') ?? null;
 
   useEffect(() => {
@@ -51,15 +55,11 @@ export function MediaView({
     player.controls = false;
     player.loop = model.loop && model.maxPlays === 0;
     for (const track of player.textTracks) track.mode = 'showing';
-    let before = player.currentTime;
-    /** Whether this time through has been counted; a new one begins at the start again. */
-    let counted = false;
     const tell = () => {
       const { currentTime: now, duration: length } = player;
-      if (now < before) counted = false;
-      before = now;
-      if (!counted && Number.isFinite(length) && (player.ended || now >= length * FAIR_PART) && now > 0) {
-        counted = true;
+      if (now < length * BEGINNING) countedRef.current = false;
+      else if (!countedRef.current && (player.ended || now >= length * FAIR_PART)) {
+        countedRef.current = true;
         count();
       }
       setTime({ now, length });
