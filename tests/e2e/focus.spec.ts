@@ -57,6 +57,7 @@ test('whatever is pressed in any of the questions, the focus is on something aft
       if (!(await press(page, control).catch(() => false))) continue;
       pressed += 1;
       const dialog = page.getByRole('dialog');
+      if (name.startsWith('How to answer')) await expect(dialog).toBeVisible();
       if ((await dialog.count()) > 0) {
         await page.keyboard.press('Escape');
         await expect(dialog).toBeHidden();

@@ -8,18 +8,19 @@ function restOn(place: HTMLElement): void {
   place.focus({ preventScroll: true });
 }
 
-/** Moments at which something that goes may be gone, in milliseconds: at once, or after it has faded. */
-const GOING_MS = [0, 120, 350, 700];
+/** What goes may take its time to be gone: how often it is looked after, and for how long, in milliseconds. */
+const LOOK_EVERY_MS = 100;
+const LOOK_FOR_MS = 5_000;
 
 /**
  * For something that is there for a while and holds the focus (a dialog, a menu): gives it back to what had it before, when it goes.
- * Where that is gone too, the page's main part has it: never nothing. A focus that went on by itself is left where it is.
+ * Where that is gone too, the page's main part has it: never nothing. A focus that went on by itself is left where it is, and
+ * whoever presses a key or the pointer decides from then on.
  */
 export function useFocusBack(): void {
   const [before] = useState(() => document.activeElement);
   useEffect(
     () => () => {
-      // After the page has changed: what goes takes the focus with it only then, and may take its time to go.
       const giveBack = () => {
         if (document.activeElement !== null && document.activeElement !== document.body) return;
         const usable = before instanceof HTMLElement && before !== document.body && before.isConnected;
@@ -28,7 +29,17 @@ export function useFocusBack(): void {
         const main = document.querySelector<HTMLElement>('main');
         if (main) restOn(main);
       };
-      for (const later of GOING_MS) setTimeout(giveBack, later);
+      // After the page has changed: what goes takes the focus with it only then, and a busy machine takes longer.
+      setTimeout(() => {
+        giveBack();
+        const looking = setInterval(giveBack, LOOK_EVERY_MS);
+        const stop = () => {
+          clearInterval(looking);
+          for (const act of ['keydown', 'pointerdown']) document.removeEventListener(act, stop, true);
+        };
+        for (const act of ['keydown', 'pointerdown']) document.addEventListener(act, stop, true);
+        setTimeout(stop, LOOK_FOR_MS);
+      });
     },
     [before],
   );
