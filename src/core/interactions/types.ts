@@ -13,6 +13,13 @@ export interface Missing {
   readonly values?: Readonly<Record<string, string | number>>;
 }
 
+/** Something said of an answer: a message key under `said` with its values; put into words by the interface. */
+export interface Said {
+  readonly code: string;
+  readonly values?: Readonly<Record<string, SaidValue>>;
+}
+export type SaidValue = string | number | Said | readonly Said[];
+
 export interface Progress {
   readonly state: ProgressState;
   readonly missing: Missing | null;
@@ -42,6 +49,8 @@ export interface InteractionKind<Model extends InteractionBase = InteractionMode
   /** What of an answer is scored, where part of it may be only begun (`begun.ts`). */
   finished?(response: RawResponse): RawResponse;
   progress(model: Model, response: RawResponse, shape: ResponseShape): Progress;
+  /** The answer as it stands, one thing after another, whatever of it is shown otherwise; nothing where there is none. */
+  said(model: Model, response: RawResponse): readonly Said[];
   /** What is wrong with texts that are not all blank, of the declared shape; null for what a student can give. */
   fault(model: Model, texts: readonly string[], shape: ResponseShape): Fault | null;
 }

@@ -3,6 +3,7 @@ import type { Content } from '../../content/content';
 import type { Counts } from '../counts';
 import { joinFault, joinProgress, type Joinable } from '../joining';
 import { type Offer, mapOffers } from '../offer';
+import { saidPairs, wordsOf } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -28,5 +29,6 @@ export const associate = defineKind<AssociateModel>({
   mapContents: (model, change) => ({ ...model, choices: mapOffers(model.choices, change) }),
   shuffles: ['choices'],
   progress: (model, response) => joinProgress(model.choices, model.counts, response),
+  said: (model, response) => saidPairs(response, (one) => wordsOf(model.choices, one)),
   fault: (model, texts) => joinFault(model.choices, model.counts, texts),
 });

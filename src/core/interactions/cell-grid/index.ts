@@ -1,3 +1,4 @@
+import type { Said } from '../types';
 import { defineKind, complete, empty, type InteractionBase } from '../types';
 import { responseTexts, type RawResponse } from '../../content/response';
 
@@ -63,12 +64,32 @@ export function cellsBetween(a: Cell, b: Cell): Cell[] {
   }));
 }
 
+/** Numbers that follow one another as runs: `1–3, 5`. */
+function runs(numbers: readonly number[]): string {
+  const found: [number, number][] = [];
+  for (const one of numbers) {
+    const last = found.at(-1);
+    if (last && last[1] === one - 1) last[1] = one;
+    else found.push([one, one]);
+  }
+  return found.map(([from, to]) => (from === to ? String(from) : `${from}\u2013${to}`)).join(', ');
+}
+
 /** Our `cell-grid`: cells of a grid switched on and off (items.md, "Interactions of our own"). */
 export const cellGrid = defineKind<CellGridModel>({
   type: 'cell-grid',
   inline: false,
   progress(model, response) {
     return cellsOn(model, response).size > 0 ? complete : empty('noCell');
+  },
+  said(model, response) {
+    const on = cellsOn(model, response);
+    return Array.from({ length: model.rows }, (_, i) => i + 1).flatMap((row): Said[] => {
+      const columns = Array.from({ length: model.columns }, (_, i) => i + 1).filter((column) =>
+        on.has(cellName({ row, column })),
+      );
+      return columns.length === 0 ? [] : [{ code: 'row', values: { row, columns: runs(columns) } }];
+    });
   },
   fault(model, texts) {
     if (texts.some((name) => !cellOf(model, name))) return 'unknown';

@@ -5,6 +5,7 @@ import { responseTexts, type RawResponse } from '../../content/response';
 import { countProgress, type Counts } from '../counts';
 import { type Offer, identifiersIn, mapOffers } from '../offer';
 import { pressOne, type Selection } from '../selecting';
+import { saidChoices } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -51,5 +52,6 @@ export const choice = defineKind<ChoiceModel>({
     const known = new Set(model.choices.map((one) => one.identifier));
     return countProgress(responseTexts(response).filter((id) => known.has(id)).length, model.counts);
   },
+  said: (model, response) => saidChoices(model.choices, response),
   fault: (model, texts) => choiceFault(identifiersIn(model.choices), texts, model.counts.maximum),
 });

@@ -1,5 +1,6 @@
 import { readPoint, readPoints } from '../../geometry/graphs';
 import * as q from '../../math/rational';
+import type { Said } from '../types';
 
 /** The tools of the plane, in the words of `data-tools`. */
 export const PLANE_TOOLS = ['point', 'segment', 'line', 'ray', 'polygon', 'halfplane'] as const;
@@ -132,3 +133,37 @@ export function otherSide(figure: Figure): Figure {
   if (!a || !b || !figure.inside) return figure;
   return { ...figure, inside: insideOf(a, b, -Math.sign(sideOfLine(figure.inside, a, b))) };
 }
+
+const written = (value: number): string => String(Number(value.toPrecision(8))).replace('-', '\u2212');
+
+/** A point as it is written: `(−1, 2.5)`. */
+export const pointWords = ({ x, y }: PlanePoint): string => `(${written(x)}, ${written(y)})`;
+
+/** A figure as it is said: its kind and its points; of a half-plane also the side, as it is seen, and whether its edge belongs to it. */
+export function saidFigure({ tool, points, inside, closed }: Figure): Said {
+  const [a, b] = points;
+  const values = {
+    count: points.length,
+    corners: points.map(pointWords).join(', '),
+    a: a ? pointWords(a) : '',
+    b: b ? pointWords(b) : '',
+  };
+  if (tool !== 'halfplane' || !a || !b) return { code: `figure.${tool}`, values };
+  // Above or below the boundary; right or left of it where it stands upright.
+  const upright = Math.abs(b.x - a.x) < 1e-9;
+  const left = inside ? sideOfLine(inside, a, b) > 0 : true;
+  const side = upright
+    ? (b.y > a.y ? left : !left)
+      ? 'left'
+      : 'right'
+    : (b.x > a.x ? left : !left)
+      ? 'above'
+      : 'below';
+  return { code: 'figure.halfplane', values: { ...values, side, edge: closed ? 'closed' : 'open' } };
+}
+
+/** What is being drawn and not finished. */
+export const saidBegun = ({ tool, points }: Begun): Said => ({
+  code: `begun.${tool}`,
+  values: { points: points.map(pointWords).join(', ') },
+});

@@ -15,6 +15,8 @@ import {
   type Figure,
   type PlanePoint,
   type PlaneTool,
+  saidBegun,
+  saidFigure,
 } from './figures';
 
 declare module '@/core/content/interaction' {
@@ -130,6 +132,10 @@ export const coordinatePlane = defineKind<CoordinatePlaneModel>({
     const { minimum } = model.counts;
     if (figures.length < minimum) return partial('drawn', { wanted: minimum, drawn: figures.length });
     return countProgress(figures.length, model.counts);
+  },
+  said(_model, response) {
+    const begun = begunOf(response);
+    return [...figuresOf(response).map(saidFigure), ...(begun ? [saidBegun(begun)] : [])];
   },
   fault(model, texts) {
     const { finished, begun } = splitBegun(texts);

@@ -1,4 +1,4 @@
-import { marksOf, MAX_DRAWING } from './marks';
+import { marksOf, MAX_DRAWING, saidMark, SHEET } from './marks';
 import { defineKind, complete, empty, type InteractionBase } from '../types';
 import { responseTexts } from '../../content/response';
 import { type Picture, mapPicture } from '../picture';
@@ -29,6 +29,15 @@ export const drawing = defineKind<DrawingModel>({
   }),
   progress: (_model, response) =>
     responseTexts(response).some((text) => text.trim() !== '') ? complete : empty('nothingDrawn'),
+  said: (model, response) =>
+    responseTexts(response).map((text, i, all) => ({
+      code: 'drawing',
+      values: {
+        index: i + 1,
+        total: all.length,
+        marks: marksOf(text).map((mark) => saidMark(mark, model.picture ?? SHEET)),
+      },
+    })),
   fault(model, texts) {
     if (texts.some((text) => text.length > MAX_DRAWING || marksOf(text).length === 0)) return 'impossible';
     return texts.length > model.maximum ? 'too-many' : null;

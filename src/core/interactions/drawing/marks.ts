@@ -1,5 +1,7 @@
 import * as z from 'zod/mini';
 import { fileText, readFile } from '../file';
+import { saidWhere } from '../said';
+import type { Said } from '../types';
 
 /** Longest drawing kept, in letters of its data URL: far more than a hand draws, less than an answer may hold. */
 export const MAX_DRAWING = 700_000;
@@ -178,4 +180,25 @@ export function markAt(list: readonly Mark[], [x, y]: readonly [number, number],
     }
   };
   return list.findLastIndex(hit);
+}
+
+/** A mark as it is said: what it is, its color, and where its middle lies on the sheet. */
+export function saidMark(
+  one: Mark,
+  sheet: { readonly width: number | null; readonly height: number | null },
+): Said {
+  const points = one.kind === 'stroke' ? one.points : one.kind === 'text' ? [one.at] : [one.from, one.to];
+  const middle = (axis: 0 | 1) => {
+    const all = points.map((point) => point[axis]);
+    return (Math.min(...all) + Math.max(...all)) / 2;
+  };
+  return {
+    code: 'mark',
+    values: {
+      kind: one.kind,
+      colour: one.colour,
+      text: one.kind === 'text' ? one.text : '',
+      where: saidWhere({ x: middle(0), y: middle(1) }, sheet),
+    },
+  };
 }

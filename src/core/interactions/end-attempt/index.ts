@@ -1,4 +1,5 @@
 import { defineKind, complete, type InteractionBase } from '../types';
+import { responseTexts } from '../../content/response';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -19,6 +20,10 @@ export const endAttempt = defineKind<EndAttemptModel>({
   // A hint nobody asked for is no gap in the answer.
   optional: () => true,
   progress: () => complete,
+  said: (model, response) =>
+    responseTexts(response).some((text) => /^(true|1)$/.test(text.trim()))
+      ? [{ code: 'text', values: { text: model.title } }]
+      : [],
   fault: (_model, texts) =>
     texts.some((text) => !/^(true|false|0|1)$/.test(text.trim())) ? 'impossible' : null,
 });

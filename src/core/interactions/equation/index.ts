@@ -2,6 +2,7 @@ import { defineKind, complete, empty, partial, type InteractionBase } from '../t
 import { responseTexts } from '../../content/response';
 import { readMath } from '../../math';
 import { workLines } from './work';
+import { saidMaths } from '../saidMaths';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -63,6 +64,17 @@ export const equation = defineKind<EquationModel>({
     }
     if (model.mode === 'inequality' && !relation) return partial('needsInequality');
     return complete;
+  },
+  said(model, response) {
+    const latex = responseTexts(response)[0]?.trim() ?? '';
+    if (latex === '') return [];
+    if (model.mode !== 'work') return [saidMaths(latex)];
+    return workLines(latex)
+      .filter(({ text }) => text.trim() !== '')
+      .map(({ kind, text }, i) => ({
+        code: 'line',
+        values: { line: i + 1, words: kind === 'words' ? text : saidMaths(text) },
+      }));
   },
   fault: (model, texts) => (texts.some((text) => !isWrittenMaths(text, model.mode)) ? 'impossible' : null),
 });

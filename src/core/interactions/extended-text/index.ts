@@ -53,5 +53,10 @@ export const extendedText = defineKind<ExtendedTextModel>({
     if (texts.length === 0) return empty('textEmpty');
     return texts.length < model.minStrings ? partial('textEmpty') : complete;
   },
+  said: (model, response) =>
+    responseTexts(response)
+      .map((text) => plainText(text, model.format))
+      .filter((text) => text.trim() !== '')
+      .map((text) => ({ code: 'written', values: { text } })),
   fault: (_model, texts) => (texts.some((text) => text.length > MAX_TEXT) ? 'impossible' : null),
 });

@@ -3,6 +3,7 @@ import type { Counts } from '../counts';
 import type { Hotspot } from '../hotspots';
 import { joinFault, joinProgress } from '../joining';
 import { type Picture, mapPicture } from '../picture';
+import { saidPairs, spotName } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -24,5 +25,6 @@ export const graphicAssociate = defineKind<GraphicAssociateModel>({
   offers: ['hotspots'],
   mapContents: (model, change) => ({ ...model, picture: mapPicture(model.picture, change) }),
   progress: (model, response) => joinProgress(model.hotspots, model.counts, response),
+  said: (model, response) => saidPairs(response, (one) => spotName(model.hotspots, one)),
   fault: (model, texts) => joinFault(model.hotspots, model.counts, texts),
 });

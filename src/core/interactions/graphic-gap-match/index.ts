@@ -4,6 +4,7 @@ import type { Hotspot } from '../hotspots';
 import { type Offer, mapOffers } from '../offer';
 import { type Picture, mapPicture } from '../picture';
 import { boardFault, piecesIn, placeable, placementOf, type Board } from '../placing';
+import { saidPlaced, spotName, wordsOf } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -59,5 +60,11 @@ export const graphicGapMatch = defineKind<GraphicGapMatchModel>({
     if (placement.length === 0) return empty('boxEmpty', { count: wanted });
     return filled < wanted ? partial('boxEmpty', { count: wanted - filled }) : complete;
   },
+  said: (model, response) =>
+    saidPlaced(
+      response,
+      (piece) => wordsOf(model.choices, piece),
+      (place) => spotName(model.hotspots, place),
+    ),
   fault: (model, texts) => boardFault(pictureBoard(model), texts),
 });

@@ -5,6 +5,7 @@ import type { Counts } from '../counts';
 import type { Hotspot } from '../hotspots';
 import { type Picture, mapPicture } from '../picture';
 import { sequenceOf, sequenceProgress } from '../sequence';
+import { saidInOrder, spotName } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -29,5 +30,9 @@ export const graphicOrder = defineKind<GraphicOrderModel>({
     const known = model.hotspots.map((one) => one.identifier);
     return sequenceProgress(sequenceOf(known, response).length, model.counts);
   },
+  said: (model, response) =>
+    saidInOrder(
+      sequenceOf(identifiersIn(model.hotspots), response).map((one) => spotName(model.hotspots, one) ?? one),
+    ),
   fault: (model, texts) => choiceFault(identifiersIn(model.hotspots), texts, model.counts.maximum),
 });

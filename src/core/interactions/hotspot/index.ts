@@ -5,6 +5,7 @@ import { responseTexts } from '../../content/response';
 import { countProgress, type Counts } from '../counts';
 import type { Hotspot } from '../hotspots';
 import { type Picture, mapPicture } from '../picture';
+import { spotName } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -28,6 +29,12 @@ export const hotspot = defineKind<HotspotModel>({
   progress(model, response) {
     const known = new Set(model.hotspots.map((one) => one.identifier));
     return countProgress(responseTexts(response).filter((id) => known.has(id)).length, model.counts);
+  },
+  said(model, response) {
+    const chosen = responseTexts(response);
+    return model.hotspots
+      .filter((one) => chosen.includes(one.identifier))
+      .map((one) => ({ code: 'text', values: { text: spotName(model.hotspots, one.identifier) ?? '' } }));
   },
   fault: (model, texts) => choiceFault(identifiersIn(model.hotspots), texts, model.counts.maximum),
 });

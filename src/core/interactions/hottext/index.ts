@@ -1,8 +1,10 @@
 import { choiceFault } from '../faults';
+import type { Said } from '../types';
 import { defineKind, type InteractionBase } from '../types';
 import type { Content } from '../../content/content';
 import { responseTexts } from '../../content/response';
 import { countProgress, type Counts } from '../counts';
+import { contentText, walkContent } from '../../content/content';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -27,6 +29,14 @@ export const hottext = defineKind<HottextModel>({
     return countProgress(
       responseTexts(response).filter((id) => model.hottexts.includes(id)).length,
       model.counts,
+    );
+  },
+  said(model, response) {
+    const chosen = responseTexts(response);
+    return [...walkContent(model.content)].flatMap((node): Said[] =>
+      node.kind === 'place' && node.role === 'hottext' && chosen.includes(node.identifier)
+        ? [{ code: 'text', values: { text: contentText(node.children) } }]
+        : [],
     );
   },
   fault: (model, texts) => choiceFault(model.hottexts, texts, model.counts.maximum),

@@ -3,6 +3,7 @@ import { defineKind, complete, empty, type InteractionBase } from '../types';
 import type { Content } from '../../content/content';
 import { responseTexts } from '../../content/response';
 import { type Offer, identifiersIn, mapOffers } from '../offer';
+import { saidChoices } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -29,5 +30,6 @@ export const inlineChoice = defineKind<InlineChoiceModel>({
       ? complete
       : empty('menuEmpty', { count: 1 });
   },
+  said: (model, response) => saidChoices(model.choices, response),
   fault: (model, texts) => choiceFault(identifiersIn(model.choices), texts, 1),
 });

@@ -4,6 +4,7 @@ import type { Content } from '../../content/content';
 import { responseTexts, type RawResponse } from '../../content/response';
 import { type Offer, mapOffers } from '../offer';
 import type { Board } from '../placing';
+import { saidPlaced, wordsOf } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -120,6 +121,13 @@ export const match = defineKind<MatchModel>({
     ).length;
     return done < wanted ? partial('rowsEmpty', { count: wanted - done }) : complete;
   },
+  said: (model, response) =>
+    saidPlaced(
+      response,
+      (row) => wordsOf(model.rows, row),
+      (column) => wordsOf(model.columns, column),
+      'pair',
+    ),
   fault: (model, texts) =>
     pairFault(
       model.rows.map(({ identifier, matchMax }) => ({ identifier, most: matchMax })),

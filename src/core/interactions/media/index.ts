@@ -40,5 +40,8 @@ export const media = defineKind<MediaModel>({
     const values = { wanted: model.minPlays, played: plays, left: model.minPlays - plays };
     return plays > 0 ? partial('plays', values) : empty('plays', values);
   },
+  said: (_model, response) => [
+    { code: 'plays', values: { plays: Number(responseTexts(response)[0] ?? 0) || 0 } },
+  ],
   fault: (_model, texts) => numberFault(texts, 0, MAX_PLAYS, 1),
 });

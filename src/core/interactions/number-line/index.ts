@@ -1,4 +1,5 @@
 import * as q from '../../math/rational';
+import type { Said } from '../types';
 import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
 import { readIntervals, readPieces } from '../../geometry/intervals';
 import { responseTexts, type RawResponse } from '../../content/response';
@@ -6,8 +7,9 @@ import type { Rational } from '../../math/rational';
 import { countProgress, type Counts } from '../counts';
 import { exactOf, floatText } from '../quantity';
 import { finishedOnly, splitBegun } from '../begun';
-import { startOf } from './spans';
-import { scaleOf, stepFrom, ticksOf, type Scale } from './ticks';
+import type { SpanEnd } from './spans';
+import { startOf, spansOf } from './spans';
+import { scaleOf, stepFrom, ticksOf, type Scale, labelOf } from './ticks';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -113,6 +115,24 @@ export const numberLine = defineKind<NumberLineModel>({
     return progress.state === 'partial' && points.length < model.counts.minimum
       ? partial('points', { wanted: model.counts.minimum, plotted: points.length })
       : progress;
+  },
+  said(model, response) {
+    const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
+    const words = (value: Rational) => labelOf(value, style);
+    if (model.mode === 'points')
+      return pointsOn(model, response).map((value) => ({ code: 'value', values: { value: words(value) } }));
+    const start = startOf(response);
+    const end = ({ at, closed }: SpanEnd, side: 'from' | 'to'): Said =>
+      at === null
+        ? { code: side === 'from' ? 'noStart' : 'noEnd' }
+        : { code: closed ? 'included' : 'notIncluded', values: { value: words(at) } };
+    return [
+      ...spansOf(response).map(({ from, to }) => ({
+        code: 'span',
+        values: { from: end(from, 'from'), to: end(to, 'to') },
+      })),
+      ...(start ? [{ code: 'spanBegun', values: { from: words(start) } }] : []),
+    ];
   },
   fault(model, texts) {
     const { min, max } = scaleOf(model.scale);

@@ -5,6 +5,7 @@ import type { RawResponse } from '../../content/response';
 import type { Counts } from '../counts';
 import { type Offer, mapOffers } from '../offer';
 import { sequenceOf, sequenceProgress } from '../sequence';
+import { saidInOrder, wordsOf } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -46,5 +47,7 @@ export const order = defineKind<OrderModel>({
   progress(model, response) {
     return sequenceProgress(sequenceOf(identifiersOf(model), response).length, model.counts);
   },
+  said: (model, response) =>
+    saidInOrder(sequenceOf(identifiersOf(model), response).map((one) => wordsOf(model.choices, one) ?? one)),
   fault: (model, texts) => choiceFault(identifiersOf(model), texts, model.counts.maximum),
 });

@@ -51,6 +51,11 @@ export const partition = defineKind<PartitionModel>({
     if (texts.length === 0) return empty('nothingShaded');
     return texts.some((text) => text === 'true' || text === '1') ? complete : partial('nothingShaded');
   },
+  said: (model, response) => {
+    if (responseTexts(response).length === 0) return [];
+    const shading = shadingOf(model, response);
+    return [{ code: 'shaded', values: { shaded: shading.filter(Boolean).length, parts: shading.length } }];
+  },
   fault: (model, texts) =>
     texts.length < model.partsMin ||
     texts.length > model.partsMax ||

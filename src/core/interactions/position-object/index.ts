@@ -2,7 +2,8 @@ import { pointFault } from '../faults';
 import { defineKind, type InteractionBase } from '../types';
 import type { Counts } from '../counts';
 import { type Picture, mapPicture } from '../picture';
-import { pointProgress } from '../pointing';
+import { pointProgress, pointsOf } from '../pointing';
+import { saidPoints } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -31,5 +32,6 @@ export const positionObject = defineKind<PositionObjectModel>({
     object: mapPicture(model.object, change),
   }),
   progress: (model, response) => pointProgress(response, model.counts),
+  said: (model, response) => saidPoints(pointsOf(response), model.stage, model.object.alt),
   fault: (model, texts) => pointFault(texts, model.stage, model.counts.maximum),
 });

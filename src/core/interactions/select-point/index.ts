@@ -2,7 +2,8 @@ import { pointFault } from '../faults';
 import { defineKind, type InteractionBase } from '../types';
 import type { Counts } from '../counts';
 import { type Picture, mapPicture } from '../picture';
-import { pointProgress } from '../pointing';
+import { pointProgress, pointsOf } from '../pointing';
+import { saidPoints } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -22,5 +23,6 @@ export const selectPoint = defineKind<SelectPointModel>({
   inline: false,
   mapContents: (model, change) => ({ ...model, picture: mapPicture(model.picture, change) }),
   progress: (model, response) => pointProgress(response, model.counts),
+  said: (model, response) => saidPoints(pointsOf(response), model.picture, ''),
   fault: (model, texts) => pointFault(texts, model.picture, model.counts.maximum),
 });

@@ -32,5 +32,9 @@ export const slider = defineKind<SliderModel>({
       ? complete
       : partial('notANumber');
   },
+  said: (_model, response) =>
+    responseTexts(response)
+      .slice(0, 1)
+      .map((value) => ({ code: 'text', values: { text: value } })),
   fault: (model, texts) => numberFault(texts, model.lower, model.upper),
 });

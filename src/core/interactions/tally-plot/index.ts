@@ -70,6 +70,13 @@ export const tallyPlot = defineKind<TallyPlotModel>({
     if (!readable) return partial('notSet');
     return numbers.some((one) => one !== 0) ? complete : partial('notSet');
   },
+  said: (model, response) =>
+    responseTexts(response).length === 0
+      ? []
+      : valuesOf(model, response).map((value, i) => ({
+          code: 'amount',
+          values: { name: model.categories[i] ?? '', value },
+        })),
   fault: (model, texts) =>
     texts.length === model.categories.length ? numberFault(texts, 0, model.max, model.step) : 'impossible',
 });

@@ -60,5 +60,9 @@ export const textEntry = defineKind<TextEntryModel>({
     }
     return complete;
   },
+  said: (_model, response) => {
+    const text = responseTexts(response).join(' ').trim();
+    return text === '' ? [] : [{ code: 'written', values: { text } }];
+  },
   fault: (_model, texts) => (texts.some((text) => text.length > MAX_TEXT) ? 'impossible' : null),
 });

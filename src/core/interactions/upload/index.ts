@@ -1,3 +1,4 @@
+import type { Said } from '../types';
 import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
 import { responseTexts } from '../../content/response';
 import { readFile } from '../file';
@@ -35,6 +36,11 @@ export const upload = defineKind<UploadModel>({
       ? partial('wrongFile')
       : complete;
   },
+  said: (_model, response) =>
+    responseTexts(response).flatMap((text): Said[] => {
+      const file = readFile(text);
+      return file ? [{ code: 'file', values: { name: file.name } }] : [];
+    }),
   fault(_model, texts) {
     const files = texts.map(readFile);
     return files.every((file) => file !== null && isWhatItSays(file)) ? null : 'impossible';

@@ -1,0 +1,42 @@
+import { own } from '../own';
+import { interactionOf } from '../interactions';
+import type { Said } from '../interactions/types';
+import { interactionsOf } from '../content/content';
+import type { RawResponse } from '../content/response';
+import { partsOf, type Answerable } from './progress';
+
+/** What one answer place says. */
+export interface SaidAnswer {
+  /** Which kind of interaction it is. */
+  readonly type: string;
+  /** Which of the question's places of that kind, from 1, and how many there are. */
+  readonly index: number;
+  readonly total: number;
+  /** Nothing where there is no answer yet. */
+  readonly said: readonly Said[];
+}
+export interface SaidPart {
+  /** `A` for "Part A"; `null` where the question has one part. */
+  readonly label: string | null;
+  readonly answers: readonly SaidAnswer[];
+}
+
+/** A whole question's answer as it stands, part by part and place by place (work.md, D18). */
+export function saidOfItem(
+  item: Answerable,
+  responses: Readonly<Record<string, RawResponse>>,
+): readonly SaidPart[] {
+  const all = interactionsOf(item.body);
+  return partsOf(item.body).map(({ label, interactions }) => ({
+    label,
+    answers: interactions.map((one) => {
+      const alike = all.filter((other) => other.type === one.type);
+      return {
+        type: one.type,
+        index: alike.indexOf(one) + 1,
+        total: alike.length,
+        said: interactionOf(one.type)?.said(one, own(responses, one.responseIdentifier) ?? null) ?? [],
+      };
+    }),
+  }));
+}
