@@ -108,7 +108,8 @@ function loosely(latex: string): Said {
   const plain = latex
     .replace(/\\(?:cdot|times)(?![a-zA-Z])/g, '×')
     .replace(/\\div(?![a-zA-Z])/g, '÷')
-    .replace(/\\placeholder\s*\{[^{}]*\}|\{\s*\}/g, '{ … }')
+    .replace(/\\placeholder\s*\{[^{}]*\}/g, '…')
+    .replace(/\{\s*\}/g, '{…}')
     .replace(/\\[dt]?frac\s*\{([^{}]*)\}\s*\{([^{}]*)\}/g, '$1/$2')
     .replace(/\\(?:left|right)(?![a-zA-Z])/g, '')
     .replace(/\\([a-zA-Z]+)/g, ' $1 ')

@@ -111,7 +111,7 @@ test.each([
   ['\\left(x+1\\right)^3', 'bracket x plus 1 close bracket cubed'],
   ['12:4', '12 divided by 4'],
   ['1.50', '1.5'],
-  ['\\frac{1}{\\placeholder{}}+', '1/ … +'],
+  ['\\frac{1}{\\placeholder{}}+', '1/…+'],
 ])('%s', (latex, words) => {
   expect(say.phrases([saidMaths(latex)])).toBe(words);
 });
