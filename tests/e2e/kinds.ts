@@ -149,7 +149,7 @@ export const KINDS: readonly Kind[] = [
       await keyPlace(page, 'K', 'G1');
       await keyPlace(page, 'S', 'G2');
       await keyPlace(page, 'R', 'G3');
-      await expect(page.locator('[data-announcer]')).toHaveText('rock, in box 3 of 3.');
+      await expect(page.locator('[data-announcer] p').last()).toHaveText('rock, in box 3 of 3.');
     },
     response: { RESPONSE: ['K G1', 'S G2', 'R G3'] },
   },
@@ -608,7 +608,7 @@ export const KINDS: readonly Kind[] = [
         ...times('ArrowDown', 6),
         'Enter',
       );
-      await expect(page.locator('[data-announcer]')).toHaveText('Line drawn. 1 on the sheet.');
+      await expect(page.locator('[data-announcer] p').last()).toHaveText('Line drawn. 1 on the sheet.');
     },
     response: {},
   },

@@ -99,7 +99,7 @@ test('gap match: filled places swap, by press and press and by keys, each move s
 }) => {
   await startTest(page, app);
   await goTo(page, 8);
-  const said = page.locator('[data-announcer]');
+  const said = page.locator('[data-announcer] p').last();
   await piece(page, 8).click();
   await gap(page, 1).click();
   await piece(page, 12).click();

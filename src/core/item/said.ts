@@ -1,7 +1,7 @@
 import { own } from '../own';
 import { interactionOf } from '../interactions';
 import type { Said } from '../interactions/types';
-import { interactionsOf } from '../content/content';
+import { contentText, interactionsOf } from '../content/content';
 import type { RawResponse } from '../content/response';
 import { partsOf, type Answerable } from './progress';
 
@@ -39,4 +39,12 @@ export function saidOfItem(
       };
     }),
   }));
+}
+
+/** What a question asks: the prompts of its interactions; where it has none, the words it stands in. */
+export function taskOf({ body }: Pick<Answerable, 'body'>): string {
+  const prompts = interactionsOf(body)
+    .map(({ prompt }) => contentText(prompt))
+    .filter((words) => words !== '');
+  return prompts.length > 0 ? prompts.join(' ') : contentText(body);
 }

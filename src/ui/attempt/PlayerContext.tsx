@@ -7,6 +7,7 @@ import type { DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 import type { Layout } from '@/core/view/layout';
 import { own } from '@/core/own';
+import type { Announce } from '../kit/speech';
 import { readKept, type Kept, type KeptState, type PageLook } from './kept';
 import type { AttemptSession, SessionStatus } from './session/session';
 
@@ -23,8 +24,7 @@ export interface PlayerValue {
   readonly look: PageLook;
   /** Where a picture of the package is shown from. */
   readonly assetUrl: (path: string) => string;
-  /** Says something to a screen reader, politely. */
-  readonly announce: (words: string) => void;
+  readonly announce: Announce;
   readonly dispatch: (action: BrowserAction) => void;
   /** Has the answer to a question checked now. False when it did not get through; nothing is lost. */
   readonly check: (ref: string, by: string | null) => Promise<boolean>;

@@ -11,6 +11,7 @@ import content from '../content/content.module.css';
 import { PassageText } from '../content/PassageText';
 import { assetAddress } from '../player/useAssets';
 import { useLayout } from '../player/useLayout';
+import { useSaid } from '../interactions/useSaid';
 import { AnswerView } from './AnswerView';
 import styles from './entry.module.css';
 import { Page } from './Page';
@@ -56,6 +57,7 @@ function Questions({
   const { layout } = useLayout(magnification);
   const t = useTranslations('answers');
   const score = useTranslations('score');
+  const say = useSaid();
   const [at, setAt] = useState(0);
   const question = questions[at];
   const passages = question?.item.stimuli ?? [];
@@ -119,6 +121,9 @@ function Questions({
               assetUrl={assetUrl}
               marks={question.marks}
             />
+            <p className={styles.soft}>
+              {t('inWords', { words: say.item(question.item, question.responses) })}
+            </p>
             {question.solution && (
               <details key={question.number} className={styles.solution} open>
                 <summary>{t('solution')}</summary>
@@ -128,6 +133,9 @@ function Questions({
                   responses={question.solution}
                   assetUrl={assetUrl}
                 />
+                <p className={styles.soft}>
+                  {t('inWords', { words: say.item(question.item, question.solution) })}
+                </p>
               </details>
             )}
           </section>

@@ -75,7 +75,7 @@ test.each<[name: string, responses: Readonly<Record<string, RawResponse>>, words
   [
     'number-line-2',
     { RESPONSE: '[-1,2)U(3,inf)' },
-    'from −1, included, to 2, not included; from 3, not included, to without an end',
+    'from −1, included, to 2, not included; from 3, not included, on without an end',
   ],
   ['number-line-2', { RESPONSE: 'UNFINISHED(2)' }, 'a part that starts at 2 and has no end yet'],
   ['coordinate-plane-1', { RESPONSE: ['LINE(0 1,2 5)'] }, 'Line through (0, 1) and (2, 5)'],

@@ -33,7 +33,7 @@ export interface Shown {
   readonly answer: (identifier?: string) => RawResponse;
   /** The answer changes from outside: undone, started over, given on another device. */
   readonly give: (response: RawResponse) => void;
-  /** Everything said to a screen reader, oldest first. */
+  /** Everything said to a screen reader at once, oldest first. */
   readonly said: readonly string[];
 }
 
@@ -81,7 +81,7 @@ export async function show(
         itemRef="test"
         position={{ index: 1, total: 1 }}
         slots={{ assetUrl: (path) => path }}
-        announce={(words) => said.push(words)}
+        announce={(words, about) => about === undefined && said.push(words)}
         mate={(other) => <One key={other.responseIdentifier} model={other} />}
       />
     );

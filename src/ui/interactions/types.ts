@@ -2,6 +2,7 @@ import { createElement, lazy, Suspense, useState, type ComponentType, type React
 import type { InteractionModel, ResponseShape } from '@/core/interactions/types';
 import type { RawResponse } from '@/core/content/response';
 import type { ContentSlots } from '../content/ContentView';
+import type { Announce } from '../kit/speech';
 import type { Lesson } from './lesson';
 
 /** What every interaction's component is given. It holds no answer of its own: the attempt does. */
@@ -18,8 +19,7 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
   /** Which of the question's answer places this is, from 1, and how many there are: for labels. */
   readonly position: { readonly index: number; readonly total: number };
   readonly slots: ContentSlots;
-  /** Says something to a screen reader. */
-  readonly announce: (words: string) => void;
+  readonly announce: Announce;
   /** Choices the student has struck out; absent where there is no such tool. */
   readonly struck?: readonly string[];
   /** What tools put beside a choice. */

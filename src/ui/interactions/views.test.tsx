@@ -184,7 +184,7 @@ describe('number line', () => {
     screen.getByRole('slider', { name: /^Start of part 1/ }).focus();
     await user.keyboard(' {ArrowLeft}');
     expect(shown.answer()).toBe('(1,inf)U(-inf,0.75]');
-    expect(shown.said.at(-1)).toBe('From 1, not included, to without an end');
+    expect(shown.said.at(-1)).toBe('from 1, not included, on without an end');
   });
   test('what is begun is kept, and runs on from where it was begun', async () => {
     const shown = await show('cardinality="single" base-type="string"', line('data-mode="interval"'));

@@ -5,7 +5,6 @@ import { Panel, PanelGroup, PanelResizeHandle } from 'react-resizable-panels';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
 import { AT_QUESTION, type Position } from '@/core/attempt/position';
-import { itemOf } from '@/core/attempt/state';
 import { own } from '@/core/own';
 import { questionOrder, type DeliveredTest } from '@/core/item/delivered';
 import { useHandler } from '../kit/useHandler';
@@ -21,8 +20,10 @@ import { QuestionSheet } from './sheets/QuestionSheet';
 import type { Unit } from './sheets/units';
 import { ToolRail, useToolSwitches } from './ToolRail';
 import { Trail } from './trail/Trail';
+import { useFlag } from './useFlag';
 import { useKeys } from './useKeys';
 import { useLeaving } from './useLeaving';
+import { useReadBack } from './useReadBack';
 import { useTitle } from './useTitle';
 import { useTurning, type Side } from './useTurning';
 
@@ -217,19 +218,18 @@ interface KeyTargets {
 
 /** The Alt keys of the screen and of every tool the student has here. */
 function usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing }: KeyTargets): void {
-  const { session, dispatch, needs, test } = usePlayer();
+  const { needs, test } = usePlayer();
   const switchTool = useToolSwitches();
-  const flag = () => {
-    if (current !== null)
-      dispatch({ type: 'flagged', item: current, on: !itemOf(session.getState(), current).flagged });
-  };
+  const flag = useFlag();
+  const readBack = useReadBack();
   const tools = toolsFor(needs, current === null ? null : (own(test.items, current) ?? null));
   useKeys(
     new Map<string, () => void>([
       ['next', () => !reviewing && step(1)],
       ['back', () => !reviewing && step(-1)],
-      ['flag', flag],
+      ['flag', () => current !== null && flag(current)],
       ['review', review],
+      ['readBack', () => current !== null && !reviewing && readBack(current)],
       ...tools.map(
         (tool) =>
           [

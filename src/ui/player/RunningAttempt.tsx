@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useTranslations } from 'use-intl';
+import { Speech, useSpeech } from '../kit/speech';
 import { usePageLook } from '../kit/usePageLook';
 import { Cover, MovedCover } from './Covers';
 import { pageLookOf } from './tools';
@@ -43,7 +44,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   const ready = usePreload(test);
   const { layout, tight } = useLayout(look.magnification);
   const assetUrl = useAssets(attemptId, test.assets);
-  const [spoken, setSpoken] = useState('');
+  const [speech] = useState(() => new Speech());
   const handedIn = useCallback(() => window.location.assign(`/attempts/${attemptId}/score`), [attemptId]);
   const timeUp = useTimeUp(session, handedIn);
   const isHandedIn = status.over || phase === 'handed-in';
@@ -51,10 +52,6 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
     if (isHandedIn && !timeUp) handedIn();
   }, [handedIn, isHandedIn, timeUp]);
 
-  const announce = useCallback((words: string) => {
-    setSpoken('');
-    setTimeout(() => setSpoken(words), 30);
-  }, []);
   const value = useMemo<PlayerValue>(
     () => ({
       session,
@@ -65,7 +62,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
       tight,
       look,
       assetUrl,
-      announce,
+      announce: speech.say,
       dispatch: (action) => session.dispatch(action),
       check: (ref, by) =>
         session.check(ref, by).then(
@@ -73,7 +70,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
           () => false,
         ),
     }),
-    [session, test, studentName, needs, layout, tight, look, assetUrl, announce],
+    [session, test, studentName, needs, layout, tight, look, assetUrl, speech],
   );
   if (isHandedIn && !timeUp) return <Cover title={t('overTitle')} text={t('overText')} />;
   if (timeUp)
@@ -82,9 +79,24 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   return (
     <PlayerProvider value={value}>
       <PlayerScreen onHandedIn={handedIn} ready={ready} />
-      <div className="visually-hidden" role="status" aria-live="polite" data-announcer="">
-        {spoken}
-      </div>
+      <Spoken speech={speech} />
     </PlayerProvider>
+  );
+}
+
+/** Where everything that is said aloud stands for a screen reader, and nowhere else. */
+function Spoken({ speech }: { readonly speech: Speech }) {
+  return (
+    <div
+      className="visually-hidden"
+      role="log"
+      aria-live="polite"
+      aria-relevant="additions"
+      data-announcer=""
+    >
+      {useSpeech(speech).map(({ id, words }) => (
+        <p key={id}>{words}</p>
+      ))}
+    </div>
   );
 }

@@ -3,7 +3,7 @@ import { TOOLS } from '../tools';
 import type { KeptState } from '../attempt/kept';
 
 /** What a key can do: the screen's own, or a tool by its id. */
-export const SCREEN_ACTIONS = ['next', 'back', 'flag', 'review'] as const;
+export const SCREEN_ACTIONS = ['next', 'back', 'flag', 'review', 'readBack'] as const;
 export type ScreenAction = (typeof SCREEN_ACTIONS)[number];
 
 /** Letters that common browsers take for themselves with Alt: menus and the address. */
@@ -15,6 +15,7 @@ const SCREEN_LETTERS: Readonly<Record<ScreenAction, string>> = {
   back: 'B',
   flag: 'L',
   review: 'V',
+  readBack: 'A',
 };
 
 /**

@@ -99,7 +99,7 @@ export function testPlayer(
     tight: false,
     look: { scheme: 'paper', magnification: 1 },
     assetUrl: (path) => path,
-    announce: (words) => said.push(words),
+    announce: (words) => words !== '' && said.push(words),
     dispatch: (action) => session.dispatch(action),
     check: (ref, by) => {
       checked.push({ ref, by });

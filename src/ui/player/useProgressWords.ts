@@ -9,6 +9,10 @@ export interface ProgressLine {
   readonly text: string;
 }
 
+/** Lines of progress as one sentence: "Part A: 1 of 2 chosen · Part B: done". */
+export const progressText = (lines: readonly ProgressLine[]): string =>
+  lines.map(({ label, text }) => [label, text].filter(Boolean).join(' ')).join(' · ');
+
 /** Progress in words: "Part A: 1 of 2 chosen", "Part B: done". */
 export function useProgressWords(): (progress: ItemProgress) => ProgressLine[] {
   const t = useTranslations('missing');

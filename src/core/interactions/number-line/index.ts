@@ -1,5 +1,4 @@
 import * as q from '../../math/rational';
-import type { Said } from '../types';
 import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
 import { readIntervals, readPieces } from '../../geometry/intervals';
 import { responseTexts, type RawResponse } from '../../content/response';
@@ -7,8 +6,7 @@ import type { Rational } from '../../math/rational';
 import { countProgress, type Counts } from '../counts';
 import { exactOf, floatText } from '../quantity';
 import { finishedOnly, splitBegun } from '../begun';
-import type { SpanEnd } from './spans';
-import { startOf, spansOf } from './spans';
+import { saidSpan, spansOf, startOf } from './spans';
 import { scaleOf, stepFrom, ticksOf, type Scale, labelOf } from './ticks';
 
 declare module '@/core/content/interaction' {
@@ -122,15 +120,8 @@ export const numberLine = defineKind<NumberLineModel>({
     if (model.mode === 'points')
       return pointsOn(model, response).map((value) => ({ code: 'value', values: { value: words(value) } }));
     const start = startOf(response);
-    const end = ({ at, closed }: SpanEnd, side: 'from' | 'to'): Said =>
-      at === null
-        ? { code: side === 'from' ? 'noStart' : 'noEnd' }
-        : { code: closed ? 'included' : 'notIncluded', values: { value: words(at) } };
     return [
-      ...spansOf(response).map(({ from, to }) => ({
-        code: 'span',
-        values: { from: end(from, 'from'), to: end(to, 'to') },
-      })),
+      ...spansOf(response).map((span) => saidSpan(span, words)),
       ...(start ? [{ code: 'spanBegun', values: { from: words(start) } }] : []),
     ];
   },

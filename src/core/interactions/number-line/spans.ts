@@ -2,6 +2,7 @@ import { readPieces, type Interval } from '../../geometry/intervals';
 import type { Rational } from '../../math/rational';
 import { responseTexts, type RawResponse } from '../../content/response';
 import { splitBegun, withBegun } from '../begun';
+import type { Said } from '../types';
 import { exactOf, quantityText } from '../quantity';
 
 /** An end of a drawn interval; `at` null runs on without end. */
@@ -60,3 +61,19 @@ export const toggleEnd = (span: Span, side: 'from' | 'to'): Span => ({
 /** Whether the span holds anything: `(2,2)` and `[2,2)` hold nothing. */
 export const isEmptySpan = ({ from, to }: Span, compare: (a: Rational, b: Rational) => number): boolean =>
   from.at !== null && to.at !== null && compare(from.at, to.at) === 0 && !(from.closed && to.closed);
+
+/** One end of a span as it is said. */
+export const saidEnd = (
+  { at, closed }: SpanEnd,
+  side: 'from' | 'to',
+  words: (value: Rational) => string,
+): Said =>
+  at === null
+    ? { code: side === 'from' ? 'noStart' : 'noEnd' }
+    : { code: 'end', values: { side, value: words(at), closed: closed ? 'yes' : 'no' } };
+
+/** A span as it is said: "from −1, included, to 2, not included". */
+export const saidSpan = ({ from, to }: Span, words: (value: Rational) => string): Said => ({
+  code: 'span',
+  values: { from: saidEnd(from, 'from', words), to: saidEnd(to, 'to', words) },
+});

@@ -13,6 +13,7 @@ import {
 } from '@/core/interactions/cell-grid';
 import type { RawResponse } from '@/core/content/response';
 import { Enlargeable } from '../../kit/Enlargeable';
+import { useTold } from '../../kit/speech';
 import shared from '../shared.module.css';
 import { useSweep } from '../shared/useSweep';
 import { Task } from '../shared/Task';
@@ -34,11 +35,11 @@ export function CellGridView({
   const [focused, setFocused] = useState<Cell>({ row: 1, column: 1 });
   const on = cellsOn(model, response);
   const before = useRef<RawResponse>(response);
+  useTold(announce, t('count', { count: on.size }));
 
   const give = (from: RawResponse, cells: readonly Cell[], value: boolean) => {
     const next = switchCells(model, from, cells, value);
     onAnswer(next);
-    announce(t('count', { count: cellsOn(model, next).size }));
   };
   const sweep = useSweep(
     (element) => element.getAttribute('data-cell'),
@@ -55,8 +56,19 @@ export function CellGridView({
     !readOnly,
   );
   const keys = (event: KeyboardEvent) => {
-    const move = { ArrowRight: [0, 1], ArrowLeft: [0, -1], ArrowDown: [1, 0], ArrowUp: [-1, 0] }[event.key];
-    if (event.altKey || event.ctrlKey) return;
+    if (event.altKey || event.metaKey) return;
+    const { rows, columns } = model;
+    const move = {
+      ArrowRight: [0, 1],
+      ArrowLeft: [0, -1],
+      ArrowDown: [1, 0],
+      ArrowUp: [-1, 0],
+      Home: [event.ctrlKey ? -rows : 0, -columns],
+      End: [event.ctrlKey ? rows : 0, columns],
+      PageUp: [-rows, 0],
+      PageDown: [rows, 0],
+    }[event.key];
+    if (event.ctrlKey && event.key !== 'Home' && event.key !== 'End') return;
     if (move) {
       event.preventDefault();
       const to: Cell = {
@@ -75,12 +87,11 @@ export function CellGridView({
     <Task model={model} slots={slots}>
       <Enlargeable name={t('grid')}>
         <p className={styles.count}>
-          <span role="status">{t('count', { count: on.size })}</span>{' '}
+          <span>{t('count', { count: on.size })}</span>{' '}
           <Button
             disabled={readOnly || on.size === 0}
             onClick={() => {
               onAnswer(null);
-              announce(t('count', { count: 0 }));
             }}
           >
             {t('clear')}

@@ -4,6 +4,7 @@ import { Eraser, Hand, Trash2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import type { CoordinatePlaneModel } from '@/core/interactions/coordinate-plane';
 import { Enlargeable } from '../../kit/Enlargeable';
+import { useTold } from '../../kit/speech';
 import { useWidth } from '../../kit/useWidth';
 import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
@@ -25,6 +26,7 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
   const { model, slots, readOnly, announce } = props;
   const t = useTranslations('interactions.plane');
   const plane = usePlane(props);
+  useTold(announce, plane.hint);
   const [ref, { width, scale }] = useWidth<HTMLDivElement>(520);
   return (
     <Task model={model} slots={slots}>
@@ -58,7 +60,7 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
                       <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
                     </Button>
                   </div>
-                  <p data-operate="" className={shared.hint} role="status">
+                  <p data-operate="" className={shared.hint}>
                     {plane.hint}
                   </p>
                 </>
@@ -70,7 +72,7 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
             <div className={styles.drawn}>
               {!readOnly && (
                 <div className={styles.tools}>
-                  {plane.isDrawing && <TypePoint plane={plane} model={model} />}
+                  {plane.isDrawing && <TypePoint plane={plane} model={model} announce={announce} />}
                   {plane.canClose && <Button onClick={plane.close}>{t('closeShape')}</Button>}
                   {plane.pending.length > 0 && <Button onClick={plane.giveUp}>{t('giveUp')}</Button>}
                 </div>

@@ -2,11 +2,20 @@
 
 import { useTranslations } from 'use-intl';
 import { isOnPlane, readTypedPoint, type CoordinatePlaneModel } from '@/core/interactions/coordinate-plane';
+import type { Announce } from '../../kit/speech';
 import { TypeField } from '../shared/TypeField';
 import type { Plane } from './usePlane';
 
 /** The next point of a figure, typed instead of pressed. */
-export function TypePoint({ plane, model }: { plane: Plane; model: CoordinatePlaneModel }) {
+export function TypePoint({
+  plane,
+  model,
+  announce,
+}: {
+  plane: Plane;
+  model: CoordinatePlaneModel;
+  announce: Announce;
+}) {
   const t = useTranslations('interactions.plane');
   return (
     <TypeField
@@ -20,6 +29,7 @@ export function TypePoint({ plane, model }: { plane: Plane; model: CoordinatePla
         return isOnPlane(model, value) ? { value } : { problem: t('offPlane') };
       }}
       onValue={plane.set}
+      announce={announce}
     />
   );
 }

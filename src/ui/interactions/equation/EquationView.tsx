@@ -76,13 +76,11 @@ export function EquationView(props: InteractionProps<EquationModel>) {
             {way === 'structured' ? t('toTyped') : t('toStructured')}
           </Press>
         )}
-        <span role="status">
-          {unfinished && (
-            <span className={shared.notice}>
-              {missing('kind', { what: missing(unfinished.code as 'mathBoxes') })}
-            </span>
-          )}
-        </span>
+        {unfinished && (
+          <span className={shared.notice}>
+            {missing('kind', { what: missing(unfinished.code as 'mathBoxes') })}
+          </span>
+        )}
       </div>
     </div>
   );

@@ -3,6 +3,7 @@
 import { useMemo, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import { countWords, plainText, type ExtendedTextModel } from '@/core/interactions/extended-text';
+import { useTold } from '../../kit/speech';
 import { useLater } from '../../kit/useLater';
 import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
@@ -22,12 +23,14 @@ interface Props extends InteractionProps<ExtendedTextModel> {
 const loadEditor = () => import('./RichEditor');
 
 /** One writing space with its word count. */
-export function WritingBox({ model, labelId, text, index, onText, readOnly }: Props) {
+export function WritingBox({ model, labelId, text, index, onText, readOnly, announce }: Props) {
   const t = useTranslations('interactions.extendedText');
   const rich = model.format === 'xhtml' || model.spelling;
   const { draft, change, settle } = useTypedAnswer(text, onText, 500);
   const { value: editor, failed } = useLater(loadEditor, rich);
   const plain = plainText(draft, model.format);
+  const left = wordsLeft(model, countWords(plain));
+  useTold(announce, left !== null && left < 0 ? t('pastLimit') : null);
   const wrong = useSpelling(plain, model.spelling && !readOnly);
   const wrongWords = useMemo(() => Object.keys(wrong), [wrong]);
   const replaceRef = useRef<(wrong: string, right: string) => void>(() => undefined);
@@ -74,10 +77,14 @@ export function WritingBox({ model, labelId, text, index, onText, readOnly }: Pr
   );
 }
 
-/** Up: the words there are. Down: those left of the length that is expected, read as words (five letters and a blank). */
+/** Words left of the length that is expected, read as words (five letters and a blank); null where they are not counted down. */
+const wordsLeft = ({ counter, expectedLength }: ExtendedTextModel, words: number): number | null =>
+  counter !== 'down' || expectedLength === null ? null : Math.max(1, Math.round(expectedLength / 6)) - words;
+
+/** Up: the words there are. Down: those left. */
 function Count({ words, model }: { words: number; model: ExtendedTextModel }) {
   const t = useTranslations('interactions.extendedText');
-  if (model.counter !== 'down' || model.expectedLength === null) return t('words', { count: words });
-  const left = Math.max(1, Math.round(model.expectedLength / 6)) - words;
+  const left = wordsLeft(model, words);
+  if (left === null) return t('words', { count: words });
   return left >= 0 ? t('left', { count: left }) : t('over', { count: -left });
 }

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { playsLeft, type MediaModel } from '@/core/interactions/media';
 import { responseTexts } from '@/core/content/response';
+import { useTold } from '../../kit/speech';
 import { useHandler } from '../../kit/useHandler';
 import { ContentView } from '../../content/ContentView';
 import shared from '../shared.module.css';
@@ -101,6 +102,8 @@ export function MediaView({
     );
   };
   const used = model.maxPlays > 0 ? t('used', { plays, maximum: model.maxPlays }) : t('plays', { plays });
+  const usedWords = left === 0 && !begun ? t('noneLeft') : used;
+  useTold(announce, usedWords);
   return (
     <Task model={model} slots={slots}>
       <div className={styles.player}>
@@ -121,9 +124,7 @@ export function MediaView({
           <span className={styles.clock}>
             {clock(time.now)} / {clock(time.length)}
           </span>
-          <span className={styles.used} role="status">
-            {left === 0 && !begun ? t('noneLeft') : used}
-          </span>
+          <span className={styles.used}>{usedWords}</span>
         </div>
       </div>
       {lines.length > 0 && (

@@ -5,6 +5,8 @@ import { useTranslations } from 'use-intl';
 import type { NumberLineModel } from '@/core/interactions/number-line';
 import {
   isEmptySpan,
+  saidEnd,
+  saidSpan,
   moveEnd,
   spansOf,
   spansResponse,
@@ -17,6 +19,7 @@ import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
 import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
+import { useSaid } from '../useSaid';
 import { useNotice } from '../shared/useNotice';
 import { TypeField } from '../shared/TypeField';
 import type { InteractionProps } from '../types';
@@ -49,12 +52,9 @@ export function IntervalLine({
   const spans = spansOf(response);
   const start = startOf(response);
   const { words, read } = useLineValues(model.scale);
-  const endWords = (end: SpanEnd, side: 'from' | 'to') =>
-    end.at === null
-      ? t(side === 'from' ? 'noStart' : 'noEnd')
-      : t(end.closed ? 'closedAt' : 'openAt', { value: words(end.at) });
-  const spanWords = (span: Span) =>
-    t('span', { from: endWords(span.from, 'from'), to: endWords(span.to, 'to') });
+  const { phrase } = useSaid();
+  const endWords = (end: SpanEnd, side: 'from' | 'to') => phrase(saidEnd(end, side, words));
+  const spanWords = (span: Span) => phrase(saidSpan(span, words));
   const give = (next: readonly Span[], begun: Rational | null = start) => {
     clear();
     onAnswer(spansResponse(next, begun));
@@ -119,7 +119,14 @@ export function IntervalLine({
     <>
       {!readOnly && (
         <div data-operate="" className={styles.controls}>
-          <TypeField label={t('typeLabel')} action={t('typeAdd')} size={7} read={read} onValue={set} />
+          <TypeField
+            label={t('typeLabel')}
+            action={t('typeAdd')}
+            size={7}
+            read={read}
+            onValue={set}
+            announce={announce}
+          />
           {start === null && (
             <Button
               onClick={() =>

@@ -69,7 +69,14 @@ export function PointsLine({
       <CountChip counts={model.counts} chosen={points.length} />
       {!readOnly && (
         <div data-operate="" className={styles.controls}>
-          <TypeField label={t('typeLabel')} action={t('typeAdd')} size={7} read={read} onValue={add} />
+          <TypeField
+            label={t('typeLabel')}
+            action={t('typeAdd')}
+            size={7}
+            read={read}
+            onValue={add}
+            announce={announce}
+          />
           <Button
             disabled={points.length === 0}
             onClick={() => {

@@ -12,6 +12,7 @@ import {
   type PartitionModel,
 } from '@/core/interactions/partition';
 import { Enlargeable } from '../../kit/Enlargeable';
+import { useTold } from '../../kit/speech';
 import shared from '../shared.module.css';
 import { useSweep } from '../shared/useSweep';
 import { Task } from '../shared/Task';
@@ -40,6 +41,7 @@ export function PartitionView({
   });
   const parts = shading.length;
   const shaded = shading.filter(Boolean).length;
+  useTold(announce, t('count', { shaded, parts }));
   const here = Math.min(focused, parts - 1);
   const { width, height } = SIZE[model.shape];
 
@@ -96,9 +98,7 @@ export function PartitionView({
               </Button>
             </>
           )}
-          <span className={styles.count} role="status">
-            {t('count', { shaded, parts })}
-          </span>
+          <span className={styles.count}>{t('count', { shaded, parts })}</span>
           <Button disabled={readOnly || shaded === 0} onClick={() => give(shading.map(() => false))}>
             {t('none')}
           </Button>

@@ -4,7 +4,7 @@ import { useTranslations } from 'use-intl';
 import type { Counts } from '@/core/interactions/counts';
 import shared from '../shared.module.css';
 
-/** How many are asked for and how many there are, counted aloud; nothing where just one is wanted. */
+/** How many are asked for and how many there are, in figures; nothing where just one is wanted. */
 export function CountChip({ counts, chosen }: { counts: Counts; chosen: number }) {
   const t = useTranslations('interactions.choice');
   const { minimum, maximum } = counts;
@@ -13,9 +13,5 @@ export function CountChip({ counts, chosen }: { counts: Counts; chosen: number }
     maximum > minimum
       ? t('between', { minimum, maximum, chosen })
       : t('count', { wanted: minimum, exact: maximum === minimum ? 1 : 0, chosen });
-  return (
-    <p className={shared.chip} role="status">
-      {words}
-    </p>
-  );
+  return <p className={shared.chip}>{words}</p>;
 }

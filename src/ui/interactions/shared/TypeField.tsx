@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import type { Announce } from '../../kit/speech';
 import shared from '../shared.module.css';
 import { Button } from '../../kit/Button';
 
@@ -12,17 +13,21 @@ interface Props<Value> {
   /** The value a text means, or in words why it means none. */
   readonly read: (text: string) => { readonly value: Value } | { readonly problem: string };
   readonly onValue: (value: Value) => void;
+  readonly announce: Announce;
 }
 
 /** Something typed instead of pressed; what cannot be read is said at once and kept. */
-export function TypeField<Value>({ label, action, example, size, read, onValue }: Props<Value>) {
+export function TypeField<Value>({ label, action, example, size, read, onValue, announce }: Props<Value>) {
   const id = useId();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const give = () => {
     if (text.trim() === '') return;
     const found = read(text);
-    if ('problem' in found) return setProblem(found.problem);
+    if ('problem' in found) {
+      announce(found.problem);
+      return setProblem(found.problem);
+    }
     setProblem(null);
     setText('');
     return onValue(found.value);
@@ -50,9 +55,7 @@ export function TypeField<Value>({ label, action, example, size, read, onValue }
         />
       </label>
       <Button onClick={give}>{action}</Button>
-      <span id={id} role="status">
-        {problem}
-      </span>
+      <span id={id}>{problem}</span>
     </span>
   );
 }

@@ -41,6 +41,8 @@ export function TextEntryView({
   const notice =
     progress.state === 'partial' && !(numeric && BEGUN.test(draft.trim())) ? progress.missing : null;
 
+  const noticeWords = notice && missing('kind', { what: missing(notice.code as 'notANumber') });
+
   /** Puts a key of the pad where the caret is, or takes the sign before it away. */
   const write = (key: string | null) => {
     const input = inputRef.current;
@@ -98,13 +100,7 @@ export function TextEntryView({
         </Press>
       )}
       {pad && <NumberPad whole={shape.baseType === 'integer'} onKey={write} onDelete={() => write(null)} />}
-      <span id={noticeId} role="status">
-        {notice && (
-          <span className={shared.notice}>
-            {missing('kind', { what: missing(notice.code as 'notANumber') })}
-          </span>
-        )}
-      </span>
+      <span id={noticeId}>{noticeWords && <span className={shared.notice}>{noticeWords}</span>}</span>
     </span>
   );
 }

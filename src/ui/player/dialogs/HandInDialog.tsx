@@ -5,7 +5,7 @@ import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import type { ItemProgress } from '@/core/item/progress';
 import { usePlayer } from '../../attempt/PlayerContext';
-import { useProgressWords } from '../useProgressWords';
+import { progressText, useProgressWords } from '../useProgressWords';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
 import { Press } from '../../kit/Button';
@@ -44,9 +44,7 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
         <span>
           {one.standing === 'not-opened' || one.standing === 'done'
             ? trail(`standing.${one.standing}`)
-            : words(unfinishedParts(one.progress))
-                .map(({ label, text }) => [label, text].filter(Boolean).join(' '))
-                .join(' · ')}
+            : progressText(words(unfinishedParts(one.progress)))}
         </span>
         {one.flagged && <span>{trail('flagged')}</span>}
       </Press>

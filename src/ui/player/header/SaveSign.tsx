@@ -1,8 +1,9 @@
 'use client';
 
 import { Check, CloudOff, LoaderCircle, TriangleAlert } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
-import { useStatus } from '../../attempt/PlayerContext';
+import { useStatus, usePlayer } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 
 const ICONS = { saved: Check, saving: LoaderCircle, kept: CloudOff, 'at-risk': TriangleAlert };
@@ -12,10 +13,25 @@ export function SaveSign() {
   const t = useTranslations('save');
   const { save, signedOut } = useStatus();
   const Icon = ICONS[save];
+  const words = signedOut ? t('signedOut') : t(save);
+  useToldIfBad(save === 'kept' || save === 'at-risk' || signedOut, save === 'saved', words);
   return (
-    <p className={styles.save} data-save={save} role="status" title={t(`explain.${save}`)}>
+    <p className={styles.save} data-save={save} title={t(`explain.${save}`)}>
       <Icon size="1.15em" aria-hidden="true" />
-      {signedOut ? t('signedOut') : t(save)}
+      {words}
     </p>
   );
+}
+
+/** Saving is spoken of only when it fails, and when it is well again. */
+function useToldIfBad(bad: boolean, well: boolean, words: string): void {
+  const { announce } = usePlayer();
+  const told = useRef<string | null>(null);
+  useEffect(() => {
+    const back = well && told.current !== null;
+    if (!bad && !back) return;
+    if (told.current === words) return;
+    told.current = back ? null : words;
+    announce(words, 'save');
+  }, [announce, bad, well, words]);
 }

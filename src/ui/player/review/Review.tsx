@@ -3,13 +3,17 @@
 import { ArrowLeft, Flag, Send } from 'lucide-react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
+import { itemOf } from '@/core/attempt/state';
+import { givenResponses } from '@/core/item/progress';
+import { own } from '@/core/own';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { HandInDialog } from '../dialogs/HandInDialog';
-import { usePlayer } from '../../attempt/PlayerContext';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { MoreBelow } from '../sheets/MoreBelow';
 import { reviewUnits } from '../sheets/units';
 import { useOverview } from '../trail/useOverview';
-import { useProgressWords } from '../useProgressWords';
+import { useSaid } from '../../interactions/useSaid';
+import { progressText, useProgressWords } from '../useProgressWords';
 import styles from './review.module.css';
 import { Button, Press } from '../../kit/Button';
 
@@ -107,10 +111,21 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
   );
 }
 
+/** Letters of an answer that a line of the list has room for. */
+const GLANCE = 160;
+const shortened = (words: string): string =>
+  words.length <= GLANCE ? words : `${words.slice(0, GLANCE).replace(/\s+\S*$/, '')} …`;
+
 function Row({ question, here, onGo }: { question: QuestionOverview; here: boolean; onGo: () => void }) {
   const t = useTranslations('trail');
   const words = useProgressWords();
   const { number, standing, flagged, progress } = question;
+  const { test } = usePlayer();
+  const say = useSaid();
+  const responses = useAttempt((state) => itemOf(state, question.ref).responses);
+  const item = own(test.items, question.ref);
+  const answered = item && givenResponses(item).some((one) => (responses[one] ?? null) !== null);
+  const answer = item && answered ? shortened(say.item(item, responses)) : '';
   const missing = standing === 'done' || standing === 'not-opened' ? [] : words(progress);
   return (
     <Press
@@ -128,7 +143,8 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
         <span>{t(`standing.${standing}`)}</span>
       </span>
       <span className={styles.missing}>
-        {missing.map(({ label, text }) => [label, text].filter(Boolean).join(' ')).join(' · ')}
+        {answer !== '' && <span className={styles.answer}>{answer}</span>}
+        {missing.length > 0 && <span>{progressText(missing)}</span>}
       </span>
       {flagged && (
         <span className={styles.flag}>

@@ -7,6 +7,7 @@ import { itemOf } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { useTold } from '../../kit/speech';
 import { useProgressWords } from '../useProgressWords';
 import styles from './sheets.module.css';
 import type { Checking } from './useChecking';
@@ -23,16 +24,23 @@ interface Props {
 /** What is missing, in words, and the way to the next question. */
 export function QuestionFooter({ item, checking, onStep, onReview, fromReview }: Props) {
   const t = useTranslations('question');
-  const { test } = usePlayer();
+  const { test, announce } = usePlayer();
   const responses = useAttempt((state) => itemOf(state, item.ref).responses);
   const words = useProgressWords();
   const lines = words(progressOfItem(item, responses));
+  useTold(
+    announce,
+    lines
+      .map(({ label, text }) => (label === null ? text : `${label} ${text}`))
+      .concat(checking.words ?? [])
+      .join('. '),
+  );
   const first = neighbour(test, item.ref, -1) === null;
   const last = neighbour(test, item.ref, 1) === null;
   return (
     <footer className={styles.foot}>
       <div className={styles.footLine}>
-        <p className={styles.status} role="status" data-progress="">
+        <p className={styles.status} data-progress="">
           {lines.map(({ label, text }, i) => (
             <span key={label ?? i}>
               {i > 0 && ' · '}

@@ -10,6 +10,7 @@ import { givenResponses } from '@/core/item/progress';
 import { CheckDialog } from '../dialogs/CheckDialog';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';
+import { useFlag } from '../useFlag';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { Directions } from './Directions';
 import { GrowButton } from './GrowButton';
@@ -138,7 +139,7 @@ function HowTo({ item }: { item: DeliveredItem }) {
 
 function FlagButton({ itemRef }: { itemRef: string }) {
   const t = useTranslations('question');
-  const { dispatch } = usePlayer();
+  const flag = useFlag();
   const flagged = useAttempt((state) => itemOf(state, itemRef).flagged);
   return (
     <Button
@@ -147,7 +148,7 @@ function FlagButton({ itemRef }: { itemRef: string }) {
       data-flag=""
       aria-pressed={flagged}
       title={t('flagHint')}
-      onClick={() => dispatch({ type: 'flagged', item: itemRef, on: !flagged })}
+      onClick={() => flag(itemRef)}
     >
       <Flag size="1.1em" aria-hidden="true" fill={flagged ? 'currentColor' : 'none'} />
       <span className={styles.headName}>{flagged ? t('flagged') : t('flag')}</span>

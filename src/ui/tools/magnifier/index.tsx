@@ -37,7 +37,7 @@ function MagnifierPanel() {
         >
           <Minus size="1.15em" aria-hidden="true" />
         </Button>
-        <strong aria-live="polite">{t('percent', { percent: Math.round(factor * 100) })}</strong>
+        <strong>{t('percent', { percent: Math.round(factor * 100) })}</strong>
         <Button
           aria-label={t('larger')}
           disabled={factor >= largest}

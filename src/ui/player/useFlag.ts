@@ -1,0 +1,16 @@
+'use client';
+
+import { useTranslations } from 'use-intl';
+import { itemOf } from '@/core/attempt/state';
+import { usePlayer } from '../attempt/PlayerContext';
+
+/** Flags a question to come back to, or takes the flag away; said aloud either way. */
+export function useFlag(): (itemRef: string) => void {
+  const t = useTranslations('question.did');
+  const { session, dispatch, announce } = usePlayer();
+  return (itemRef) => {
+    const on = !itemOf(session.getState(), itemRef).flagged;
+    dispatch({ type: 'flagged', item: itemRef, on });
+    announce(t(on ? 'flagged' : 'unflagged'));
+  };
+}

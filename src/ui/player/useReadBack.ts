@@ -1,0 +1,36 @@
+'use client';
+
+import { useTranslations } from 'use-intl';
+import { itemOf } from '@/core/attempt/state';
+import { questionOrder } from '@/core/item/delivered';
+import { progressOfItem } from '@/core/item/progress';
+import { taskOf } from '@/core/item/said';
+import { own } from '@/core/own';
+import { usePlayer } from '../attempt/PlayerContext';
+import { useSaid } from '../interactions/useSaid';
+import { progressText, useProgressWords } from './useProgressWords';
+
+/** Says a question's task, its answer as it stands, and what is missing (work.md, D18): one key, anywhere. */
+export function useReadBack(): (itemRef: string) => void {
+  const t = useTranslations('said');
+  const { session, test, announce } = usePlayer();
+  const say = useSaid();
+  const words = useProgressWords();
+  return (itemRef) => {
+    const item = own(test.items, itemRef);
+    if (!item) return;
+    const { responses } = itemOf(session.getState(), itemRef);
+    const progress = progressOfItem(item, responses);
+    const lines = words(progress);
+    announce(
+      [
+        t('number', { number: questionOrder(test).indexOf(itemRef) + 1 }),
+        taskOf(item),
+        progress.parts.length > 0 ? t('yours', { words: say.item(item, responses) }) : '',
+        t('standing', { state: progress.state, words: progressText(lines) }),
+      ]
+        .filter((words) => words !== '')
+        .join(' '),
+    );
+  };
+}
