@@ -467,7 +467,7 @@ export const KINDS: readonly Kind[] = [
       await press(page, 'Control+a');
       await page.keyboard.type('3');
       await press(page, 'Enter');
-      await pressOn(page, button(page, 'One more: Thu'), 'Enter');
+      await pressOn(page, page.locator('[data-category="3"]'), '1');
     },
     response: { RESPONSE: ['2', '0', '3', '1'] },
   },
@@ -486,7 +486,7 @@ export const KINDS: readonly Kind[] = [
     },
     keys: async (page) => {
       for (const hut of ['North', 'Middle', 'South'])
-        await pressOn(page, button(page, `One more: ${hut} hut`), 'Enter', 'Enter', 'Enter');
+        await pressOn(page, page.getByRole('spinbutton', { name: `${hut} hut` }), ...times('ArrowUp', 3));
     },
     response: { RESPONSE: ['3', '3', '3'] },
   },

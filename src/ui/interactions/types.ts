@@ -30,6 +30,8 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
   }) => ReactNode;
   /** Draws one of the model's `mates` with its own answer. */
   readonly mate?: (model: InteractionModel) => ReactNode;
+  /** Whether the student would rather type maths as text, kept for the test; absent where nothing is kept. */
+  readonly typing?: { readonly on: boolean; readonly set: (on: boolean) => void };
   /** Ends this try at the question and has it checked; absent where nothing is checked on the way. */
   readonly endTry?: () => void;
 }

@@ -144,7 +144,7 @@ describe('pictures', () => {
     );
     await user.click(button('Set a point in the middle'));
     expect(shown.answer()).toBe('50 40');
-    button('Point, at 50, 40').focus();
+    button('Point: middle, 50% across, 50% down').focus();
     await user.keyboard('{ArrowRight}{Shift>}{ArrowUp}{/Shift}');
     expect(shown.answer()).toBe('51 30');
     await user.keyboard('{Delete}');

@@ -307,7 +307,7 @@ test('an object is put down, moved and taken away by keys', async () => {
   await user.click(put);
   expect(shown.answer()).toEqual(['50 40', '50 40']);
   expect(shown.said.at(-1)).toBe('You can set 2. Take one away first, or move it.');
-  button('buoy 2 of 2, at 50, 40').focus();
+  button('buoy 2 of 2: middle, 50% across, 50% down').focus();
   await user.keyboard('{ArrowUp}');
   expect(shown.answer()).toEqual(['50 40', '50 39']);
   await user.click(button('Take all away'));
@@ -338,7 +338,7 @@ test('two objects on one stage: each its own answer, one drawing; a press puts d
   expect([shown.answer(), shown.answer('BOAT')]).toEqual([['100 50'], '30 40']);
   await user.click(button('Take away: boat'));
   expect([shown.answer(), shown.answer('BOAT')]).toEqual([['100 50'], null]);
-  expect(screen.getAllByRole('button', { name: /at \d+, \d+/ })).toHaveLength(1);
+  expect(screen.getAllByRole('button', { name: /% across/ })).toHaveLength(1);
 });
 
 test('counters go in and out by buttons, never over the maximum', async () => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   arrowHead,
@@ -11,9 +11,13 @@ import {
   type Mark,
 } from '@/core/interactions/drawing/marks';
 import { Enlargeable } from '../../kit/Enlargeable';
+import type { Announce } from '../../kit/speech';
 import { useDrag } from '../../kit/useDrag';
 import styles from './drawing.module.css';
 import shared from '../shared.module.css';
+import { saidWhere } from '@/core/interactions/said';
+import { useSaid } from '../useSaid';
+import { MarkList } from './MarkList';
 import { SketchTools, type SketchTool } from './SketchTools';
 
 interface Props {
@@ -24,7 +28,7 @@ interface Props {
   readonly height: number;
   readonly backdrop: { readonly src: string; readonly alt: string } | null;
   readonly onChange: (marks: readonly Mark[]) => void;
-  readonly announce: (words: string) => void;
+  readonly announce: Announce;
   readonly readOnly: boolean;
 }
 type Point = [number, number];
@@ -38,6 +42,8 @@ const STEP = 10;
  */
 export function Sketch({ marks, foreign, width, height, backdrop, onChange, announce, readOnly }: Props) {
   const t = useTranslations('interactions.drawing');
+  const about = useId();
+  const { phrase } = useSaid();
   const svgRef = useRef<SVGSVGElement>(null);
   const [tool, setTool] = useState<SketchTool>('pencil');
   const [pen, setPen] = useState<Pick<Mark, 'colour' | 'width'>>({ colour: 'ink', width: 4 });
@@ -122,7 +128,7 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
         Math.max(0, Math.min(height, at[1] + (arrow[1] ?? 0))),
       ];
       setCross(to);
-      announce(t('cross', { x: Math.round(to[0]), y: Math.round(to[1]) }));
+      announce(phrase(saidWhere({ x: to[0], y: to[1] }, { width, height })), about);
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       setCross(at);
@@ -204,6 +210,18 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
             <span className={styles.forFingers}> {t('fingers')}</span>
           </p>
         )}
+        <MarkList
+          marks={marks}
+          sheet={{ width, height }}
+          onErase={
+            readOnly
+              ? undefined
+              : (index) => {
+                  onChange(marks.filter((_, i) => i !== index));
+                  announce(t('erased', { count: marks.length - 1 }));
+                }
+          }
+        />
       </div>
     </Enlargeable>
   );

@@ -4,6 +4,8 @@ import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { equation, type EquationModel } from '@/core/interactions/equation';
 import { responseTexts } from '@/core/content/response';
+import { useTold } from '../../kit/speech';
+import { useSaid } from '../useSaid';
 import { useLater } from '../../kit/useLater';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
@@ -23,12 +25,16 @@ export function EquationView(props: InteractionProps<EquationModel>) {
   const t = useTranslations('interactions.equation');
   const missing = useTranslations('missing');
   const id = useId();
-  const [wish, setWay] = useState<'structured' | 'typed'>('structured');
+  const say = useSaid();
+  const [wishHere, setWishHere] = useState(false);
+  const typing = props.typing ?? { on: wishHere, set: setWishHere };
   const { value: editor, failed } = useLater(loadEditor);
-  const way = failed ? 'typed' : wish;
+  const way = failed || typing.on ? 'typed' : 'structured';
   const latex = responseTexts(response)[0] ?? '';
   const give = (next: string, how: 'edit' | 'typing' = 'typing') =>
     onAnswer(next.trim() === '' ? null : next, how);
+  const words = say.phrases(equation.said(model, response));
+  useTold(props.announce, words);
   const progress = equation.progress(model, response, shape);
   const unfinished = progress.state === 'partial' ? progress.missing : null;
 
@@ -65,14 +71,9 @@ export function EquationView(props: InteractionProps<EquationModel>) {
         <div className={styles.loading}>{t('loading')}</div>
       )}
       <div className={styles.below}>
-        {editor && latex !== '' && (
-          <SayIt words={() => editor.spokenWords(latex)} announce={props.announce} />
-        )}
+        {latex !== '' && <SayIt words={words} announce={props.announce} />}
         {!failed && !readOnly && (
-          <Press
-            className={styles.turn}
-            onClick={() => setWay(way === 'structured' ? 'typed' : 'structured')}
-          >
+          <Press className={styles.turn} onClick={() => typing.set(!typing.on)}>
             {way === 'structured' ? t('toTyped') : t('toStructured')}
           </Press>
         )}

@@ -2,9 +2,11 @@
 
 import 'mathlive/fonts.css';
 import 'mathlive/static.css';
-import { convertLatexToMarkup, convertLatexToSpeakableText, MathfieldElement } from 'mathlive';
+import { convertLatexToMarkup, MathfieldElement } from 'mathlive';
 import { useEffect, useMemo, useRef } from 'react';
 import { useTranslations } from 'use-intl';
+import { saidMaths } from '@/core/interactions/saidMaths';
+import { useSaid } from '../useSaid';
 import type { EquationModel } from '@/core/interactions/equation';
 import styles from './equation.module.css';
 import { keysFor, MOVES, type Key } from './keypads';
@@ -25,11 +27,9 @@ interface Props {
   readonly readOnly?: boolean;
 }
 
-/** What maths says in words, as MathLive reads it. */
-export const spokenWords = (latex: string): string =>
-  convertLatexToSpeakableText(latex)
-    .replace(/<[^>]*>/g, ' ')
-    .trim();
+/** Where the editor takes keys: what a screen reader is in. */
+const sinkOf = (field: MathfieldElement): HTMLElement | null =>
+  field.shadowRoot?.querySelector<HTMLElement>('[part=keyboard-sink]') ?? null;
 
 /** The structured editor: a mathfield with our keypad under it instead of its own keyboard. */
 export function MathEditor({
@@ -48,7 +48,13 @@ export function MathEditor({
   const onLatexRef = useRef(onLatex);
   const onEnterRef = useRef(onEnter);
   const focusRef = useRef(focusAtStart);
+  const { phrases } = useSaid();
+  const t = useTranslations('interactions.equation');
+  const words = latex.trim() === '' ? t('empty') : phrases([saidMaths(latex)]);
+  const name = t('value', { label, words });
+  const nameRef = useRef(name);
   useEffect(() => {
+    nameRef.current = name;
     onLatexRef.current = onLatex;
     onEnterRef.current = onEnter;
   });
@@ -78,14 +84,28 @@ export function MathEditor({
       onEnterRef.current();
     };
     /** The editor itself takes keys only 60 ms after it was pressed; what is typed meanwhile would be lost. */
-    const takeKeys = () =>
-      field.shadowRoot?.querySelector<HTMLElement>('[part=keyboard-sink]')?.focus({ preventScroll: true });
+    const takeKeys = () => {
+      sinkOf(field)?.focus({ preventScroll: true });
+      // The editor names itself as it is entered; what it holds is said in our words, not in its own.
+      setTimeout(() => sinkOf(field)?.setAttribute('aria-label', nameRef.current));
+    };
+    /** The editor speaks of every key. Where the caret went is worth it; what is typed is said when it has come to rest. */
+    const speaks = (how: 'polite' | 'off') => () =>
+      field.shadowRoot?.querySelector('[role=status]')?.setAttribute('aria-live', how);
+    const quiet = speaks('off');
+    const loud = (event: KeyboardEvent) => {
+      if (/^(Arrow|Home|End)/.test(event.key)) speaks('polite')();
+      else quiet();
+    };
     field.addEventListener('focus', takeKeys);
     field.addEventListener('pointerdown', takeKeys);
     field.addEventListener('input', give);
     field.addEventListener('blur', giveLast);
     field.addEventListener('keydown', enter);
+    field.addEventListener('keydown', loud, true);
+    field.addEventListener('beforeinput', quiet);
     host.append(field);
+    quiet();
     field.menuItems = [];
     if (focusRef.current) field.focus();
     fieldRef.current = field;
@@ -96,14 +116,19 @@ export function MathEditor({
       field.removeEventListener('input', give);
       field.removeEventListener('blur', giveLast);
       field.removeEventListener('keydown', enter);
+      field.removeEventListener('keydown', loud, true);
+      field.removeEventListener('beforeinput', quiet);
       field.remove();
       fieldRef.current = null;
     };
   }, []);
 
   useEffect(() => {
-    fieldRef.current?.setAttribute('aria-label', label);
-  }, [label]);
+    const field = fieldRef.current;
+    if (!field) return;
+    field.setAttribute('aria-label', label);
+    sinkOf(field)?.setAttribute('aria-label', name);
+  }, [label, name]);
   useEffect(() => {
     if (fieldRef.current) fieldRef.current.readOnly = readOnly;
   }, [readOnly]);
@@ -115,16 +140,17 @@ export function MathEditor({
     givenRef.current = field.getValue('latex');
   }, [latex]);
 
-  const press = (key: Key) => {
+  const press = (key: Key, byHand: boolean) => {
     const field = fieldRef.current;
     if (!field) return;
     if (key.insert !== undefined)
       field.insert(key.insert, {
-        focus: true,
+        // A key pressed by keys keeps the focus: the next one is often its neighbour.
+        focus: byHand,
         selectionMode: key.insert.includes('#') ? 'placeholder' : 'after',
       });
     else if (key.command) {
-      field.focus();
+      if (byHand) field.focus();
       field.executeCommand(key.command);
     }
     onLatexRef.current(field.getValue('latex'));
@@ -149,7 +175,7 @@ export function Beside({ latex }: { latex: string }) {
   return <span className={styles.beside} dangerouslySetInnerHTML={{ __html: markup }} />;
 }
 
-function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key) => void }) {
+function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key, byHand: boolean) => void }) {
   const t = useTranslations('interactions.equation');
   const words = useTranslations('interactions.equation.keys');
   const groups = useMemo(() => [...keysFor(model), MOVES], [model]);
@@ -164,7 +190,7 @@ function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key) 
               aria-label={words(key.words as 'plus', { face: key.face })}
               title={words(key.words as 'plus', { face: key.face })}
               onMouseDown={(event) => event.preventDefault()}
-              onClick={() => onPress(key)}
+              onClick={(event) => onPress(key, event.detail > 0)}
             >
               <span aria-hidden="true">{key.face}</span>
             </Press>

@@ -3,6 +3,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
+import { saidMaths } from '@/core/interactions/saidMaths';
+import { useSaid } from '../useSaid';
 import type { EquationModel } from '@/core/interactions/equation';
 import { workLatex, workLines, type WorkLine } from '@/core/interactions/equation/work';
 import shared from '../shared.module.css';
@@ -28,6 +30,7 @@ const EMPTY: WorkLine = { kind: 'maths', text: '' };
 /** "Show your work": line by line, maths or words; Enter begins the next line. Signs stand under one another below. */
 export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Props) {
   const t = useTranslations('interactions.equation');
+  const say = useSaid();
   const kept = useMemo(() => workLines(latex), [latex]);
   // Blank lines at the end are no part of the answer; they are only here.
   const [blank, setBlank] = useState<WorkLine | null>(null);
@@ -97,7 +100,7 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
               <Press
                 className={styles.shown}
                 disabled={readOnly}
-                aria-label={t('editLine', { line: i + 1, words: editor.spokenWords(line.text) })}
+                aria-label={t('editLine', { line: i + 1, words: say.phrases([saidMaths(line.text)]) })}
                 onClick={() => setActive(i)}
               >
                 <editor.Beside latex={line.text === '' ? '\\placeholder{}' : line.text} />

@@ -71,7 +71,7 @@ export function StageObject(props: InteractionProps<PositionObjectModel> & { rea
           active={active && !alone}
           onPut={(point) => {
             stage.activate(model.responseIdentifier);
-            add(point);
+            add(point, size);
           }}
         />
         <Button disabled={points.length === 0} onClick={placed.clear}>

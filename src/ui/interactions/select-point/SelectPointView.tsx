@@ -38,7 +38,9 @@ export function SelectPointView(props: InteractionProps<SelectPointModel>) {
         )}
         below={({ width, height }) => (
           <div data-operate="" className={pointable.buttons}>
-            <Button onClick={() => add({ x: width / 2, y: height / 2 })}>{t('addPoint')}</Button>
+            <Button onClick={() => add({ x: width / 2, y: height / 2 }, { width, height })}>
+              {t('addPoint')}
+            </Button>
             <Button disabled={points.length === 0} onClick={placed.clear}>
               {t('removeAll')}
             </Button>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   addPoint,
@@ -10,6 +11,9 @@ import {
   type PicturePoint,
 } from '@/core/interactions/pointing';
 import type { InteractionProps } from '../types';
+import { saidWhere } from '@/core/interactions/said';
+import { useSaid } from '../useSaid';
+import type { StageSize } from './stage/Stage';
 import { useNotice } from './useNotice';
 
 /** Setting, moving and taking away points on a picture, each said aloud. Shared by select point and position object. */
@@ -30,19 +34,21 @@ export function usePoints(
     clear();
     onAnswer(pointTexts(next, multiple));
   };
-  const place = ({ x, y }: PicturePoint) => ({ x: Math.round(x), y: Math.round(y) });
+  const about = useId();
+  const { phrase } = useSaid();
   return {
     points,
     notice,
-    add: (point: PicturePoint) => {
+    add: (point: PicturePoint, size: StageSize) => {
       const move = addPoint(points, point, maximum);
       if (move.kind === 'full') return refuse(t('pointsFull', { maximum: move.maximum }));
       give(move.points);
-      return announce(t('pointSet', { ...place(point), count: move.points.length }));
+      return announce(t('pointSet', { where: phrase(saidWhere(point, size)), count: move.points.length }));
     },
-    move: (index: number, point: PicturePoint) => {
+    move: (index: number, point: PicturePoint, size: StageSize) => {
       give(movePoint(points, index, point));
-      announce(t('pointMoved', place(point)));
+      // Step by step with the keys: where it came to, not every place on the way.
+      announce(t('pointMoved', { where: phrase(saidWhere(point, size)) }), about);
     },
     remove: (index: number) => {
       give(removePoint(points, index));

@@ -1,11 +1,11 @@
 'use client';
 
 import { X } from 'lucide-react';
-import type { KeyboardEvent, MouseEvent } from 'react';
+import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { useDrag } from '../../kit/useDrag';
 import styles from './tallyPlot.module.css';
-import { ValueField, type PlotProps } from './ValueField';
+import { steppedBy, ValueField, type PlotProps } from './ValueField';
 
 /** Numbers of the scale, as many as are legible. */
 function scaleOf(max: number, step: number): number[] {
@@ -15,6 +15,9 @@ function scaleOf(max: number, step: number): number[] {
     Number((i * every * step).toPrecision(12)),
   );
 }
+
+/** Longest time between two digits of one number, in milliseconds. */
+const TYPING_MS = 1_500;
 
 /** Bars or stacks of marks over their categories; each is a slider that stands upright. */
 export function Columns({ model, values, set, move, readOnly }: PlotProps) {
@@ -26,21 +29,30 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
   };
   const toNext = (value: number) =>
     model.kind === 'marks' ? Math.ceil(value / model.step) * model.step : value;
+  const typed = useRef({ bar: -1, text: '', at: 0 });
+  /** Digits on a bar, one soon after another, are one number: 2 and 5 are 25. Null for any other key. */
+  const typedOn = (bar: number, { key, timeStamp }: KeyboardEvent): number | null => {
+    if (!/^[\d.]$/.test(key)) return null;
+    const { current: before } = typed;
+    const goesOn = before.bar === bar && timeStamp - before.at < TYPING_MS;
+    typed.current = { bar, text: (goesOn ? before.text : '') + key, at: timeStamp };
+    const value = Number(typed.current.text);
+    return Number.isFinite(value) && typed.current.text !== '.' ? value : null;
+  };
   const keys = (event: KeyboardEvent, i: number) => {
     const value = values[i] ?? 0;
-    const to = {
-      ArrowUp: value + model.step,
-      ArrowRight: value + model.step,
-      ArrowDown: value - model.step,
-      ArrowLeft: value - model.step,
-      PageUp: value + model.step * 5,
-      PageDown: value - model.step * 5,
-      Home: 0,
-      End: model.max,
-      Delete: 0,
-      Backspace: 0,
-    }[event.key];
-    if (to === undefined || event.altKey || event.ctrlKey) return;
+    const to =
+      steppedBy(event.key, value, model) ??
+      {
+        ArrowRight: value + model.step,
+        ArrowLeft: value - model.step,
+        Home: 0,
+        End: model.max,
+        Delete: 0,
+        Backspace: 0,
+      }[event.key] ??
+      typedOn(i, event);
+    if (to === null || event.altKey || event.ctrlKey || event.metaKey) return;
     event.preventDefault();
     set(i, to);
   };
@@ -122,7 +134,15 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
                 )}
               </div>
               <span className={styles.category}>{category}</span>
-              <ValueField model={model} values={values} set={set} move={move} readOnly={readOnly} index={i} />
+              <ValueField
+                model={model}
+                values={values}
+                set={set}
+                move={move}
+                readOnly={readOnly}
+                index={i}
+                besideBar
+              />
             </div>
           );
         })}

@@ -4,6 +4,7 @@ import { own } from '@/core/own';
 import { itemOf } from '@/core/attempt/state';
 import { useMemo } from 'react';
 import { useTranslations } from 'use-intl';
+import * as z from 'zod/mini';
 import type { InteractionModel } from '@/core/interactions/types';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
@@ -12,7 +13,10 @@ import { VIEW_OF } from '../../interactions';
 import { Vocabulary } from '../../interactions/Vocabulary';
 import { CHOICE_MARKS } from '../../tools';
 import { useGestures } from '../../attempt/gestures';
-import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { useAttempt, useKept, usePlayer } from '../../attempt/PlayerContext';
+
+/** How the student writes maths. */
+const WRITING = { schema: z.object({ typed: z.boolean() }), initial: () => ({ typed: false }) };
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
 function InteractionHost({
@@ -29,6 +33,7 @@ function InteractionHost({
   const t = useTranslations('player');
   const { dispatch, announce } = usePlayer();
   const goesOn = useGestures();
+  const [{ typed }, keepWriting] = useKept('writing', WRITING);
   const { responseIdentifier } = model;
   const response = useAttempt((state) => own(itemOf(state, item.ref).responses, responseIdentifier) ?? null);
   const closed = useAttempt((state) => itemOf(state, item.ref).closed);
@@ -55,6 +60,7 @@ function InteractionHost({
       announce={announce}
       readOnly={closed}
       struck={struck}
+      typing={{ on: typed, set: (on) => keepWriting({ typed: on }) }}
       choiceMark={(mark) =>
         CHOICE_MARKS.map(({ id, Mark }) => (
           <Mark key={id} itemRef={item.ref} response={responseIdentifier} {...mark} />

@@ -3,6 +3,8 @@
 import { useState, type PointerEvent, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { PicturePoint } from '@/core/interactions/pointing';
+import { saidWhere } from '@/core/interactions/said';
+import { useSaid } from '../../useSaid';
 import type { PlacedPoints } from '../usePoints';
 import type { StageSize } from './Stage';
 import { useDrag } from '../../../kit/useDrag';
@@ -25,6 +27,7 @@ const STEP = 1;
 /** Something that sits on a point of the picture: dragged, moved by the arrow keys, taken away by Delete. */
 function PointHandle({ point, size, label, children, onMove, onRemove, readOnly }: HandleProps) {
   const t = useTranslations('interactions.graphic');
+  const { phrase } = useSaid();
   const [dragged, setDragged] = useState<PicturePoint | null>(null);
   const shown = dragged ?? point;
   const toPicture = (event: PointerEvent<HTMLElement>): PicturePoint | null => {
@@ -59,7 +62,7 @@ function PointHandle({ point, size, label, children, onMove, onRemove, readOnly 
     <Press
       className={styles.handle}
       style={{ left: `${(shown.x / size.width) * 100}%`, top: `${(shown.y / size.height) * 100}%` }}
-      aria-label={t('at', { name: label, x: Math.round(shown.x), y: Math.round(shown.y) })}
+      aria-label={t('at', { name: label, where: phrase(saidWhere(shown, size)) })}
       aria-roledescription={t('movable')}
       data-handle=""
       data-dragging={dragged ? true : undefined}
@@ -105,7 +108,7 @@ export function PointHandles({ placed, size, readOnly, labelOf, draw }: PointsPr
       size={size}
       readOnly={readOnly}
       label={labelOf({ index: i + 1, total })}
-      onMove={(to) => placed.move(i, to)}
+      onMove={(to) => placed.move(i, to, size)}
       onRemove={() => placed.remove(i)}
     >
       {draw(i)}

@@ -21,7 +21,7 @@ interface StageProps {
   readonly above?: (size: StageSize) => ReactNode;
   readonly below?: (size: StageSize) => ReactNode;
   /** A press on the picture itself, in its pixels. */
-  readonly onPoint?: (point: PicturePoint) => void;
+  readonly onPoint?: (point: PicturePoint, size: StageSize) => void;
   readonly name: string;
 }
 
@@ -31,15 +31,18 @@ export function PressLayer({
   onPoint,
 }: {
   readonly size: StageSize;
-  readonly onPoint: (point: PicturePoint) => void;
+  readonly onPoint: (point: PicturePoint, size: StageSize) => void;
 }) {
   const press = (event: PointerEvent<HTMLElement>) => {
     if (event.button !== 0) return;
     const box = event.currentTarget.getBoundingClientRect();
-    onPoint({
-      x: ((event.clientX - box.left) / box.width) * size.width,
-      y: ((event.clientY - box.top) / box.height) * size.height,
-    });
+    onPoint(
+      {
+        x: ((event.clientX - box.left) / box.width) * size.width,
+        y: ((event.clientY - box.top) / box.height) * size.height,
+      },
+      size,
+    );
   };
   return <div className={styles.press} data-press="" onPointerUp={press} />;
 }
