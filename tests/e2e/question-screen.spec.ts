@@ -224,11 +224,13 @@ test('what is typed just before leaving a question stays with it and never reach
   await page.getByLabel('Your answer, typed').pressSequentially('3/4');
   await page.keyboard.press('Alt+n');
   await expect(page.getByRole('heading', { name: 'Question 10', exact: true })).toBeVisible();
-  await expect(page.locator('math-field')).toHaveJSProperty('value', '');
+  // Whoever typed goes on typing.
+  await expect(page.getByLabel('Your answer, typed')).toHaveValue('');
   await saved(page);
   await expect(status(page)).toHaveText('nothing written yet');
   await page.keyboard.press('Alt+b');
   await expect(page.getByLabel('Your answer, typed')).toHaveValue('3/4');
   await page.reload();
+  await page.getByRole('button', { name: 'Write it with the keypad instead' }).click();
   await expect(page.locator('math-field')).toHaveJSProperty('value', '\\frac{3}{4}');
 });

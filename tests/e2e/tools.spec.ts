@@ -6,7 +6,11 @@ import { expect, goTo, saved, startTest, test } from './app';
 const painted = (page: Page, colour: string) =>
   page.evaluate((name) => {
     const highlight = CSS.highlights.get(`able-${name}`);
-    return highlight ? [...highlight].map((range) => (range as Range).toString()) : [];
+    return highlight
+      ? [...highlight].map(({ startContainer: text, startOffset, endOffset }) =>
+          text.isConnected ? (text as Text).data.slice(startOffset, endOffset) : '(not on the page)',
+        )
+      : [];
   }, colour);
 
 /** Selects words of an element with the mouse. */
@@ -56,17 +60,80 @@ test('highlighter: passage and question, three colours, part taken away, all tak
   expect(await painted(page, 'marigold')).toEqual([]);
 });
 
-test('highlighter with the keyboard alone', async ({ page, app }) => {
+test('highlighter with the keyboard alone: by word, sentence and paragraph, and back to where it was begun', async ({
+  page,
+  app,
+}) => {
   await startTest(page, app);
+  await page.locator('[data-sheet=passage] [role=region]').focus();
   await page.keyboard.press('Alt+h');
   await page.getByRole('button', { name: 'Pick words with the keys' }).press('Enter');
-  await expect(page.getByRole('button', { name: /Picking words/ })).toBeFocused();
+  const pad = page.getByRole('button', { name: /Picking words/ });
+  await expect(pad).toBeFocused();
+  const selected = () => page.evaluate(() => window.getSelection()?.toString());
+  const first = await selected();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Shift+ArrowRight');
+  const two = await selected();
+  expect(two).toMatch(/^\S+ \S+$/);
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  expect(await selected()).toBe(first);
+  await page.keyboard.press('PageDown');
+  const paragraph = await selected();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowDown');
+  const sentence = await selected();
+  expect(sentence).toMatch(/[.!?”]$/);
+  expect(paragraph).toContain(sentence);
   await expect(page.getByRole('toolbar', { name: 'Highlight the selected words' })).toBeVisible();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Enter');
-  await expect.poll(async () => (await painted(page, 'marigold')).join('')).toMatch(/^last boat/);
+  await expect.poll(async () => (await painted(page, 'marigold')).join('')).toBe(sentence);
+  await expect(pad).toBeFocused();
+});
+
+test('picking words begins where the reader is: in the question, or where the passage has been scrolled to', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.getByRole('radio').first().focus();
+  await page.keyboard.press('Alt+h');
+  await page.getByRole('button', { name: 'Pick words with the keys' }).press('Enter');
+  const inside = (sheet: string) =>
+    page.evaluate(
+      (name) => window.getSelection()?.anchorNode?.parentElement?.closest(`[data-sheet=${name}]`) !== null,
+      sheet,
+    );
+  expect(await inside('question')).toBe(true);
+  await page.keyboard.press('Escape');
+  const scroller = page.locator('[data-sheet=passage] [role=region]');
+  await scroller.focus();
+  await scroller.evaluate((one) => one.scrollTo(0, 300));
+  await page.getByRole('button', { name: 'Pick words with the keys' }).press('Enter');
+  expect(await inside('passage')).toBe(true);
+  expect(await scroller.evaluate((one) => one.scrollTop)).toBeGreaterThan(200);
+});
+
+test('highlights stay on their words at 200 %, in a narrow window, and with the passage alone', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await select(page, '[data-sheet=passage]', 'more mailbags than people');
+  await page.getByRole('button', { name: 'Marigold' }).click();
+  const words = ['more mailbags than people'];
+  expect(await painted(page, 'marigold')).toEqual(words);
+  await page.getByRole('button', { name: 'Show the passage alone' }).click();
+  await expect.poll(() => painted(page, 'marigold')).toEqual(words);
+  await page.getByRole('button', { name: 'Show passage and question side by side' }).click();
+  await expect.poll(() => painted(page, 'marigold')).toEqual(words);
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.getByRole('button', { name: 'Passage', exact: true }).click();
+  await expect.poll(() => painted(page, 'marigold')).toEqual(words);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect.poll(() => painted(page, 'marigold')).toEqual(words);
 });
 
 test('eliminator: one press strikes, one brings back, and choosing a struck choice brings it back', async ({
@@ -109,6 +176,72 @@ test('line reader: follows real lines by keys, one to five of them, moves to the
   await expect(page.locator('[data-sheet=question]').getByRole('slider')).toBeVisible();
   await choice(page, CHOICES[1][0]).click();
   await expect(page.getByRole('radio', { name: CHOICES[1][0] })).toBeChecked();
+});
+
+test('line reader: its bar and its lines never leave the screen, and it keeps its text when lines move', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.getByRole('button', { name: 'Line reader' }).click();
+  const slider = page.getByRole('slider', { name: /Line reader window/ });
+  const lines = Number(await slider.getAttribute('aria-valuemax'));
+  expect(lines).toBeGreaterThan(20);
+  await slider.focus();
+  /** How far the bar and the window stand out of what can be seen of the sheet, in pixels. */
+  const out = () =>
+    page.evaluate(
+      () =>
+        new Promise<number>((done) =>
+          requestAnimationFrame(() =>
+            requestAnimationFrame(() => {
+              const bar = document.activeElement?.closest('[role=group]');
+              const seen = bar?.closest('[role=region]')?.getBoundingClientRect();
+              const reader = bar?.parentElement?.querySelector('[class*=window]');
+              if (!bar || !seen || !reader) return done(9999);
+              const beyond = [bar, reader].map((one) => {
+                const box = one.getBoundingClientRect();
+                return Math.max(seen.top - box.top, box.bottom - seen.bottom);
+              });
+              return done(Math.max(...beyond));
+            }),
+          ),
+        ),
+    );
+  for (let line = 2; line <= lines; line += 1) {
+    await page.keyboard.press('ArrowDown');
+    await expect(slider).toHaveAttribute('aria-valuenow', String(line));
+    expect(await out(), `line ${line} down`).toBeLessThan(2);
+  }
+  for (let line = lines - 1; line > lines / 2; line -= 1) {
+    await page.keyboard.press('ArrowUp');
+    expect(await out(), `line ${line} up`).toBeLessThan(2);
+  }
+  /** The words in the window, as a caret finds them. */
+  const words = () =>
+    page.evaluate(() => {
+      const reader = document.querySelector('[class*=window]');
+      const box = reader?.getBoundingClientRect();
+      const text = reader?.closest('[data-text-root]')?.getBoundingClientRect();
+      if (!box || !text) return '';
+      for (let x = text.left + 20; x < text.right; x += 10) {
+        const caret = document.caretRangeFromPoint(x, box.top + box.height / 2);
+        const found = caret?.startContainer;
+        if (found instanceof Text && found.data.trim() !== '')
+          return found.data
+            .slice(caret?.startOffset ?? 0)
+            .trim()
+            .slice(0, 12);
+      }
+      return '';
+    });
+  const before = await words();
+  expect(before.length).toBeGreaterThan(5);
+  const at = Number(await slider.getAttribute('aria-valuenow'));
+  await page.setViewportSize({ width: 1000, height: 800 });
+  await expect.poll(async () => Number(await slider.getAttribute('aria-valuenow'))).not.toBe(at);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect.poll(words).toBe(before);
 });
 
 test('magnifier: nothing runs off the edge from 100 to 400 per cent', async ({ page, app }) => {

@@ -1,3 +1,4 @@
+import { FEEDBACK_CLASS } from '../item/delivered';
 import { interactionOf } from '../interactions';
 import type { Offer } from '../interactions/offer';
 import type { InteractionModel } from '../interactions/types';
@@ -59,7 +60,7 @@ export function deliverContent(content: Content, view: ContentView): Content {
           view.feedback && holdsIdentifier(valueOf(view, node.outcome), node.identifier) === node.show;
         if (!shown) return [];
         const children = deliverContent(node.children, view);
-        const attributes = { class: 'able-feedback', role: 'note' };
+        const attributes = { class: FEEDBACK_CLASS, role: 'note' };
         return [
           { kind: 'element', name: node.block ? 'div' : 'span', namespace: 'html', attributes, children },
         ];

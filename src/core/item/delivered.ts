@@ -53,3 +53,6 @@ export function directionsFor(
 /** The question references of a delivered test, in the order they are met. */
 export const questionOrder = (test: DeliveredTest): string[] =>
   test.parts.flatMap((part) => part.sections.flatMap((section) => section.items));
+
+/** What feedback inside a question is marked with when it is delivered. */
+export const FEEDBACK_CLASS = 'able-feedback';

@@ -1,7 +1,8 @@
 import { own } from '../own';
 import { interactionOf } from '../interactions';
 import type { Said } from '../interactions/types';
-import { contentText, interactionsOf } from '../content/content';
+import { contentText, interactionsOf, walkContent } from '../content/content';
+import { FEEDBACK_CLASS, type DeliveredItem } from './delivered';
 import type { RawResponse } from '../content/response';
 import { partsOf, type Answerable } from './progress';
 
@@ -47,4 +48,15 @@ export function taskOf({ body }: Pick<Answerable, 'body'>): string {
     .map(({ prompt }) => contentText(prompt))
     .filter((words) => words !== '');
   return prompts.length > 0 ? prompts.join(' ') : contentText(body);
+}
+
+/** What a check had to say of a question, inside it and below it; empty where there is nothing. */
+export function feedbackWords({ body, feedback }: Pick<DeliveredItem, 'body' | 'feedback'>): string {
+  const inside = [...walkContent(body)].flatMap((node) =>
+    node.kind === 'element' && node.attributes.class === FEEDBACK_CLASS ? contentText(node.children) : [],
+  );
+  const below = feedback.map(({ title, content }) =>
+    [title, contentText(content)].filter(Boolean).join('. '),
+  );
+  return [...inside, ...below].join(' ');
 }

@@ -4,10 +4,14 @@ export interface Box {
   readonly bottom: number;
   readonly left: number;
   readonly right: number;
+  /** Which letter of the text it begins with; absent for what is no text. */
+  readonly letter?: number;
 }
 export interface TextLine {
   readonly top: number;
   readonly bottom: number;
+  /** The first letter of the text in it; absent for a line without text. */
+  readonly letter?: number;
 }
 
 /**
@@ -15,7 +19,7 @@ export interface TextLine {
  * (an exponent, a fraction) belongs to the line it overlaps by more than half of the smaller height.
  */
 export function linesOf(boxes: readonly Box[]): TextLine[] {
-  const lines: { top: number; bottom: number }[] = [];
+  const lines: { top: number; bottom: number; letter?: number }[] = [];
   const solid = boxes.filter((box) => box.bottom - box.top > 2 && box.right - box.left > 0);
   for (const box of [...solid].sort((a, b) => a.top - b.top || a.left - b.left)) {
     const line = lines.find((one) => {
@@ -25,7 +29,8 @@ export function linesOf(boxes: readonly Box[]): TextLine[] {
     if (line) {
       line.top = Math.min(line.top, box.top);
       line.bottom = Math.max(line.bottom, box.bottom);
-    } else lines.push({ top: box.top, bottom: box.bottom });
+      if (box.letter !== undefined) line.letter = Math.min(line.letter ?? Infinity, box.letter);
+    } else lines.push({ top: box.top, bottom: box.bottom, letter: box.letter });
   }
   return lines.sort((a, b) => a.top - b.top);
 }
@@ -49,4 +54,20 @@ export function windowOf(lines: readonly TextLine[], first: number, count: numbe
   const start = Math.max(0, Math.min(first, lines.length - 1));
   const [top, bottom] = [lines[start], lines[Math.min(lines.length - 1, start + count - 1)]];
   return top && bottom ? { top: top.top, bottom: bottom.bottom } : null;
+}
+
+/** The letter a line stands for: its first, or for a line without text that of the next with some. */
+export const letterOfLine = (lines: readonly TextLine[], index: number): number =>
+  lines.slice(Math.max(0, index)).find((line) => line.letter !== undefined)?.letter ?? Infinity;
+
+/** The line that holds a letter, however the text is laid out now. */
+export function lineOfLetter(lines: readonly TextLine[], letter: number): number {
+  let best = 0;
+  let from = -1;
+  lines.forEach((line, i) => {
+    if (line.letter === undefined || line.letter > letter || line.letter <= from) return;
+    best = i;
+    from = line.letter;
+  });
+  return best;
 }

@@ -310,6 +310,31 @@ describe('partition, tally plot, cell grid', () => {
     expect(shown.answer()).toEqual(['2', '4']);
     expect(shown.said.at(-1)).toBe('Ash: 4.');
   });
+  test('each bar is one stop of Tab, and digits on it are its number', async () => {
+    const shown = await show(
+      ORDERED('float'),
+      ours('tally-plot', 'data-kind="bars" data-categories="Oak|Ash" data-max="40" data-step="1"'),
+    );
+    button('Clear').focus();
+    await user.tab();
+    await user.keyboard('25');
+    expect(shown.answer()).toEqual(['25', '0']);
+    await user.tab();
+    await user.keyboard('7');
+    expect(shown.answer()).toEqual(['25', '7']);
+  });
+  test('each box of counters is one stop too, stepped by the arrow keys', async () => {
+    const shown = await show(
+      ORDERED('float'),
+      ours('tally-plot', 'data-kind="counters" data-categories="Oak|Ash" data-max="9" data-step="1"'),
+    );
+    button('Clear').focus();
+    await user.tab();
+    await user.keyboard('{ArrowUp}{ArrowUp}');
+    await user.tab();
+    await user.keyboard('{ArrowUp}{ArrowDown}{ArrowDown}{ArrowUp}');
+    expect(shown.answer()).toEqual(['2', '1']);
+  });
   test('cells are switched and swept by keys', async () => {
     const shown = await show(MULTIPLE('identifier'), ours('cell-grid', 'data-rows="2" data-cols="3"'));
     screen.getByRole('gridcell', { name: 'Row 1, column 1' }).focus();
@@ -317,6 +342,22 @@ describe('partition, tally plot, cell grid', () => {
     expect(shown.answer()).toEqual(['r1c1', 'r1c2', 'r2c2']);
     await user.keyboard(' ');
     expect(shown.answer()).toEqual(['r1c1', 'r1c2']);
+  });
+  test('in a grid of cells Home and End go along the row, with Ctrl to its corners, Page keys up and down', async () => {
+    await show(MULTIPLE('identifier'), ours('cell-grid', 'data-rows="3" data-cols="4"'));
+    const at = () => document.activeElement?.getAttribute('data-cell');
+    screen.getByRole('gridcell', { name: 'Row 2, column 2' }).focus();
+    for (const [keys, cell] of [
+      ['{End}', 'r2c4'],
+      ['{Home}', 'r2c1'],
+      ['{PageDown}', 'r3c1'],
+      ['{PageUp}', 'r1c1'],
+      ['{Control>}{End}{/Control}', 'r3c4'],
+      ['{Control>}{Home}{/Control}', 'r1c1'],
+    ] as const) {
+      await user.keyboard(keys);
+      expect(at()).toBe(cell);
+    }
   });
 });
 

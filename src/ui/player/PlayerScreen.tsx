@@ -23,6 +23,7 @@ import { SHEETS } from './sheets/GrowButton';
 import { PassageSheet } from './sheets/PassageSheet';
 import { QuestionSheet } from './sheets/QuestionSheet';
 import type { Unit } from './sheets/units';
+import { useWhereRead } from '../tools/whereRead';
 import { ToolRail, useToolSwitches } from './ToolRail';
 import { Trail } from './trail/Trail';
 import { useFlag } from './useFlag';
@@ -66,6 +67,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   }, [current, open, test]);
 
   useTitle(reviewing ? null : current);
+  useWhereRead();
 
   const goTo = useHandler((ref: string) =>
     leave(() => {

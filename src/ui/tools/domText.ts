@@ -23,18 +23,53 @@ export function textOf(root: HTMLElement): string {
     .join('');
 }
 
-/** DOM ranges for a stretch of the text, one per text node, so that nothing between (an answer box) is painted. */
-export function rangesFor(root: HTMLElement, start: number, end: number): Range[] {
-  const ranges: Range[] = [];
+/** What begins a paragraph of its own: nothing that is read runs over its edge. */
+const BLOCK =
+  'p, li, td, th, dt, dd, h1, h2, h3, h4, h5, h6, blockquote, figcaption, caption, label, legend, summary, div, section, [data-text-root]';
+
+/** Where paragraphs, headings and cells begin in the text, in letters. */
+export function blockStarts(root: HTMLElement): number[] {
+  const starts: number[] = [];
+  let at = 0;
+  let before: Element | null = null;
+  for (const node of textNodesOf(root)) {
+    const block = node.parentElement?.closest(BLOCK) ?? null;
+    if (block !== before) starts.push(at);
+    before = block;
+    at += node.length;
+  }
+  return starts;
+}
+
+/** The text node and letter in it of a place in the text. */
+export function pointAt(root: HTMLElement, place: number): { node: Text; offset: number } | null {
+  let at = 0;
+  for (const node of textNodesOf(root)) {
+    if (place < at + node.length) return { node, offset: place - at };
+    at += node.length;
+  }
+  return null;
+}
+
+/**
+ * DOM ranges for a stretch of the text, one per text node, so that nothing between (an answer box) is painted. Static ones: they stay
+ * on their words when a sheet is put into another place of the page, where live ones would fall out of it.
+ */
+export function rangesFor(root: HTMLElement, start: number, end: number): StaticRange[] {
+  const ranges: StaticRange[] = [];
   let at = 0;
   for (const node of textNodesOf(root)) {
     const from = Math.max(start, at);
     const to = Math.min(end, at + node.length);
     if (to > from && node.data.slice(from - at, to - at).trim() !== '') {
-      const range = document.createRange();
-      range.setStart(node, from - at);
-      range.setEnd(node, to - at);
-      ranges.push(range);
+      ranges.push(
+        new StaticRange({
+          startContainer: node,
+          startOffset: from - at,
+          endContainer: node,
+          endOffset: to - at,
+        }),
+      );
     }
     at += node.length;
   }

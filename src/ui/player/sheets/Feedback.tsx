@@ -2,7 +2,7 @@
 
 import type { DeliveredItem } from '@/core/item/delivered';
 import { ContentView } from '../../content/ContentView';
-import { contentText } from '@/core/content/content';
+import { feedbackWords } from '@/core/item/said';
 import { useTold } from '../../kit/speech';
 import { usePlayer } from '../../attempt/PlayerContext';
 import styles from './sheets.module.css';
@@ -10,12 +10,7 @@ import styles from './sheets.module.css';
 /** What the last check of this question had to say; it stays until the next. */
 export function Feedback({ item }: { item: DeliveredItem }) {
   const { assetUrl, announce } = usePlayer();
-  useTold(
-    announce,
-    item.feedback
-      .map(({ title, content }) => [title, contentText(content)].filter(Boolean).join('. '))
-      .join('. '),
-  );
+  useTold(announce, feedbackWords(item));
   return item.feedback.map((one, i) => (
     <section key={i} className={styles.feedback}>
       {one.title !== '' && <h3>{one.title}</h3>}

@@ -2,13 +2,14 @@
 
 import { own } from '@/core/own';
 import { Eraser } from 'lucide-react';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState, type MouseEvent } from 'react';
 import { createPortal } from 'react-dom';
 import { useTranslations } from 'use-intl';
 import { anchorAt } from '@/core/annotate/anchor';
 import { isPainted } from '@/core/annotate/ranges';
 import type { HighlightColour } from '@/core/attempt/events';
 import type { Highlight } from '@/core/attempt/state';
+import { useFocusBack } from '../../kit/useFocusBack';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { stretchOf, textOf } from '../domText';
 import type { SheetLayerProps } from '../types';
@@ -70,6 +71,24 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
 
   if (!picked) return null;
   return createPortal(
+    <Popup picked={picked} removable={isPainted(marks, picked.start, picked.end)} onMark={mark} />,
+    document.body,
+  );
+}
+
+interface PopupProps {
+  readonly picked: Picked;
+  /** Whether some of it is marked already. */
+  readonly removable: boolean;
+  readonly onMark: (colour: HighlightColour | null) => void;
+}
+
+/** The colours beside the words that are selected; whoever came here by keys is taken back to where they came from. */
+function Popup({ picked, removable, onMark }: PopupProps) {
+  const t = useTranslations('tools.highlighter');
+  useFocusBack();
+  const keepSelection = (event: MouseEvent) => event.preventDefault();
+  return (
     <div
       className={styles.popup}
       style={{ left: picked.left, top: picked.top }}
@@ -81,8 +100,8 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
         <Press
           key={colour}
           className={styles.pick}
-          onMouseDown={(event) => event.preventDefault()}
-          onClick={() => mark(colour)}
+          onMouseDown={keepSelection}
+          onClick={() => onMark(colour)}
         >
           <span className={styles.swatch} data-colour={colour} aria-hidden="true">
             {t('swatch')}
@@ -90,18 +109,13 @@ export function HighlightLayer({ sheet, textId, contentRef }: SheetLayerProps) {
           {t(`colours.${colour}`)}
         </Press>
       ))}
-      {isPainted(marks, picked.start, picked.end) && (
-        <Press
-          className={styles.pick}
-          onMouseDown={(event) => event.preventDefault()}
-          onClick={() => mark(null)}
-        >
+      {removable && (
+        <Press className={styles.pick} onMouseDown={keepSelection} onClick={() => onMark(null)}>
           <Eraser size="1.1em" aria-hidden="true" />
           {t('remove')}
         </Press>
       )}
-    </div>,
-    document.body,
+    </div>
   );
 }
 

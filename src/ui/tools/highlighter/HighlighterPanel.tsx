@@ -4,7 +4,8 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { usePlayer, useAttempt } from '../../attempt/PlayerContext';
 import styles from '../tools.module.css';
-import { moveSelection, pickFirstWord } from './wordCursor';
+import { whereRead } from '../whereRead';
+import { WordCursor } from './wordCursor';
 import { Button } from '../../kit/Button';
 
 /** How the highlighter is used, by hand and by keys, and taking all of it away. */
@@ -14,17 +15,19 @@ export function HighlighterPanel() {
   const any = useAttempt((state) => Object.values(state.highlights).some((list) => list.length > 0));
   const [picking, setPicking] = useState(false);
   const padRef = useRef<HTMLButtonElement>(null);
+  const cursorRef = useRef<WordCursor | null>(null);
 
   useEffect(() => {
     if (picking) padRef.current?.focus();
   }, [picking]);
 
   const begin = () => {
-    const root = document.querySelector<HTMLElement>('[data-text-root]');
-    if (!root) return;
-    pickFirstWord(root);
+    const place = whereRead();
+    cursorRef.current = place && WordCursor.begin(place.root, place.where);
+    if (!cursorRef.current) return;
     setPicking(true);
     announce(t('pickingHint'));
+    announce(window.getSelection()?.toString() ?? '');
   };
 
   return (
@@ -43,9 +46,11 @@ export function HighlighterPanel() {
               } else if (event.key === 'Escape') {
                 event.stopPropagation();
                 setPicking(false);
-              } else if (moveSelection(event.key, event.shiftKey)) {
+              } else {
+                const words = cursorRef.current?.press(event.key, event.shiftKey) ?? null;
+                if (words === null) return;
                 event.preventDefault();
-                announce(window.getSelection()?.toString() ?? '');
+                announce(words);
               }
             }}
           >

@@ -5,7 +5,7 @@ import { rangesFor, textOf } from '../domText';
 export const COLOURS = ['marigold', 'kelp', 'heather'] as const;
 
 /** Ranges of each sheet; the registry of the page holds one highlight per colour for all of them. */
-const painted = new Map<string, Map<string, Range[]>>();
+const painted = new Map<string, Map<string, StaticRange[]>>();
 
 function publish(): void {
   for (const colour of COLOURS) {
@@ -18,7 +18,7 @@ function publish(): void {
 /** Paints the marks of a text with the CSS Custom Highlight API; the DOM that React owns is not touched. */
 export function paintMarks(sheet: string, root: HTMLElement, marks: readonly Mark[]): void {
   const text = textOf(root);
-  const ranges = new Map<string, Range[]>();
+  const ranges = new Map<string, StaticRange[]>();
   for (const mark of marks) {
     const place = resolveAnchor(text, mark);
     if (!place) continue;

@@ -1,37 +1,85 @@
-/**
- * Picks words with keys in text that is not editable: the browser's own selection, moved and grown by words. `Shift` grows,
- * without it the next word is picked. Returns whether the key was used.
- */
-export function moveSelection(key: string, grow: boolean): boolean {
-  const selection = window.getSelection();
-  if (!selection || selection.rangeCount === 0) return false;
-  const step: Readonly<Record<string, readonly ['forward' | 'backward', 'word' | 'line']>> = {
-    ArrowRight: ['forward', 'word'],
-    ArrowLeft: ['backward', 'word'],
-    ArrowDown: ['forward', 'line'],
-    ArrowUp: ['backward', 'line'],
-  };
-  const [direction, unit] = step[key] ?? [];
-  if (!direction || !unit) return false;
-  if (grow) {
-    selection.modify('extend', direction, unit);
-  } else {
-    if (direction === 'forward') selection.collapseToEnd();
-    else selection.collapseToStart();
-    selection.modify('move', direction, unit);
-    if (direction === 'forward' && unit === 'word') selection.modify('move', 'backward', 'word');
-    selection.modify('extend', 'forward', 'word');
+import { unitAt, unitBeside, unitsOf, type Stretch, type TextUnit } from '@/core/annotate/units';
+import { blockStarts, pointAt, textNodesOf, textOf } from '../domText';
+
+const STEPS: Readonly<Record<string, readonly [TextUnit, 1 | -1]>> = {
+  ArrowRight: ['word', 1],
+  ArrowLeft: ['word', -1],
+  ArrowDown: ['sentence', 1],
+  ArrowUp: ['sentence', -1],
+  PageDown: ['paragraph', 1],
+  PageUp: ['paragraph', -1],
+};
+
+/** Picks words with keys in a text that is not editable: by word, by sentence, by paragraph; with Shift the selection grows. */
+export class WordCursor {
+  /** Where the selection began, and where it has come to; what is selected is both and all between. */
+  private from: Stretch;
+  private to: Stretch;
+
+  private constructor(
+    private readonly root: HTMLElement,
+    at: Stretch,
+  ) {
+    this.from = at;
+    this.to = at;
   }
-  const node = selection.focusNode;
-  (node instanceof Element ? node : node?.parentElement)?.scrollIntoView({ block: 'nearest' });
-  return true;
+
+  /** Begins with the first word at or after an element, or at a height of the screen; null for a text without words. */
+  static begin(root: HTMLElement, where: Element | number): WordCursor | null {
+    const words = unitsOf(textOf(root), blockStarts(root), 'word');
+    const at = unitAt(words, placeOf(root, where));
+    if (!at) return null;
+    const cursor = new WordCursor(root, at);
+    cursor.show();
+    return cursor;
+  }
+
+  /**
+   * Moves by a key, or grows.
+   * @returns what it came to; null when the key is none of its own
+   */
+  press(key: string, grow: boolean): string | null {
+    const [unit, direction] = STEPS[key] ?? [];
+    if (!unit || !direction) return null;
+    const text = textOf(this.root);
+    const units = unitsOf(text, blockStarts(this.root), unit);
+    // Going by a larger unit begins with the rest of the one it is in.
+    const next = unitBeside(units, this.to, direction) ?? unitAt(units, this.to.start);
+    if (next) {
+      this.to = next;
+      if (!grow) this.from = next;
+    }
+    this.show();
+    return text.slice(this.to.start, this.to.end);
+  }
+
+  /** The browser's own selection shows it, and is what is marked. */
+  private show(): void {
+    const start = pointAt(this.root, Math.min(this.from.start, this.to.start));
+    const end = pointAt(this.root, Math.max(this.from.end, this.to.end) - 1);
+    if (!start || !end) return;
+    window.getSelection()?.setBaseAndExtent(start.node, start.offset, end.node, end.offset + 1);
+    const seen = pointAt(this.root, this.to.start);
+    seen?.node.parentElement?.scrollIntoView({ block: 'nearest' });
+  }
 }
 
-/** Puts the selection on the first word of an element. */
-export function pickFirstWord(root: HTMLElement): void {
-  const selection = window.getSelection();
-  if (!selection) return;
-  selection.selectAllChildren(root);
-  selection.collapseToStart();
-  selection.modify('extend', 'forward', 'word');
+/** The place in the text of what comes at or after an element, or of what is first seen at or below a height. */
+function placeOf(root: HTMLElement, where: Element | number): number {
+  let at = 0;
+  for (const node of textNodesOf(root)) {
+    const here =
+      typeof where === 'number'
+        ? isBelow(node, where)
+        : where.contains(node) ||
+          (where.compareDocumentPosition(node) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+    if (here && node.data.trim() !== '') return at;
+    at += node.length;
+  }
+  return 0;
+}
+function isBelow(node: Text, height: number): boolean {
+  const range = document.createRange();
+  range.selectNodeContents(node);
+  return [...range.getClientRects()].some((rect) => rect.bottom > height + 1);
 }

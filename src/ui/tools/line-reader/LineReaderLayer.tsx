@@ -4,7 +4,7 @@ import { ArrowLeftRight, ChevronDown, ChevronUp, Minus, Plus } from 'lucide-reac
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
-import { lineAt, windowOf } from '@/core/view/lines';
+import { letterOfLine, lineAt, lineOfLetter, windowOf, type TextLine } from '@/core/view/lines';
 import { useKept } from '../../attempt/PlayerContext';
 import { useDrag } from '../../kit/useDrag';
 import type { SheetLayerProps } from '../types';
@@ -24,6 +24,12 @@ export function LineReaderLayer({ sheet, textId, contentRef }: SheetLayerProps) 
   return <Reader key={textId} {...{ sheet, textId, contentRef, state, keep, alone }} />;
 }
 
+interface Place {
+  readonly lines: readonly TextLine[];
+  readonly line: number;
+  readonly letter: number;
+}
+
 interface ReaderProps extends SheetLayerProps {
   readonly state: LineReaderState;
   readonly keep: (change: Partial<LineReaderState>) => void;
@@ -32,24 +38,33 @@ interface ReaderProps extends SheetLayerProps {
 
 function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) {
   const t = useTranslations('tools.line-reader');
-  const lines = useTextLines(contentRef, true);
-  const [first, setFirst] = useState(own(state.at, textId) ?? 0);
+  const { lines, height, bar } = useTextLines(contentRef, true);
+  /** The window's place: a line as long as the lines are these, else the letter it began with. */
+  const [place, setPlace] = useState<Place>({ lines: [], line: 0, letter: own(state.at, textId) ?? 0 });
   const count = state.count;
   const readerRef = useRef<HTMLDivElement>(null);
+  const barRef = useRef<HTMLDivElement>(null);
   const last = Math.max(0, lines.length - count);
-  const shown = windowOf(lines, Math.min(first, last), count);
+  const first = Math.min(last, place.lines === lines ? place.line : lineOfLetter(lines, place.letter));
+  const shown = windowOf(lines, first, count);
 
   useEffect(() => {
-    if (own(state.at, textId) === first) return undefined;
-    const timer = setTimeout(() => keep({ at: { ...state.at, [textId]: first } }), KEEP_AFTER_MS);
+    if (own(state.at, textId) === place.letter) return undefined;
+    const timer = setTimeout(() => keep({ at: { ...state.at, [textId]: place.letter } }), KEEP_AFTER_MS);
     return () => clearTimeout(timer);
     // `keep` and `state` change with every event; only a moved window is worth keeping.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [first, textId]);
+  }, [place.letter, textId]);
 
   const move = (next: number) => {
-    setFirst(Math.max(0, Math.min(last, next)));
-    requestAnimationFrame(() => readerRef.current?.scrollIntoView({ block: 'nearest' }));
+    const line = Math.max(0, Math.min(last, next));
+    const letter = letterOfLine(lines, line);
+    setPlace({ lines, line, letter: Number.isFinite(letter) ? letter : place.letter });
+    requestAnimationFrame(() => {
+      // Both belong on the screen: what is read, and what moves it.
+      barRef.current?.scrollIntoView({ block: 'nearest' });
+      readerRef.current?.scrollIntoView({ block: 'nearest' });
+    });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const steps: Readonly<Record<string, number>> = {
@@ -85,7 +100,13 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
         style={{ top: shown.top - 3, height: shown.bottom - shown.top + 6 }}
       />
       <div className={styles.dim} style={{ top: shown.bottom + 3, bottom: 0 }} />
-      <div className={styles.bar} style={{ top: shown.bottom + 6 }} role="group" aria-label={t('name')}>
+      <div
+        ref={barRef}
+        className={styles.bar}
+        style={shown.bottom + bar > height ? { bottom: height - shown.top + 6 } : { top: shown.bottom + 6 }}
+        role="group"
+        aria-label={t('name')}
+      >
         <div
           className={styles.handle}
           role="slider"

@@ -6,7 +6,7 @@ const state = z.object({
   sheet: z.enum(['passage', 'question']),
   /** Lines in the window. */
   count: z.number().check(z.int(), z.minimum(1), z.maximum(5)),
-  /** First line of the window, per text. */
+  /** The letter of the text that the window begins with, per text: lines differ from screen to screen. */
   at: z.record(z.string(), z.number()),
 });
 export type LineReaderState = z.infer<typeof state>;

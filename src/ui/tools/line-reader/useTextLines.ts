@@ -8,22 +8,49 @@ import { textNodesOf } from '../domText';
 const SOLID =
   'img, svg, math, input:not([type=radio]):not([type=checkbox]), select, textarea, math-field, button[data-gap], button[data-piece]';
 
+/** The first letter of a text node, from one on, that stands in a line: lines of one node follow one another. */
+function firstLetterAt(node: Text, line: DOMRect, from: number): number {
+  const range = document.createRange();
+  const isAbove = (letter: number): boolean => {
+    range.setStart(node, letter);
+    range.setEnd(node, letter + 1);
+    const box = range.getBoundingClientRect();
+    // A blank at the end of a line has no box of its own.
+    return box.height === 0 ? false : box.bottom <= line.top + 1;
+  };
+  let [low, high] = [from, node.length - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (isAbove(middle)) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 function measure(root: HTMLElement): TextLine[] {
   const origin = root.getBoundingClientRect();
   const boxes: Box[] = [];
-  const add = (rect: DOMRect) => {
+  const add = (rect: DOMRect, letter?: number) => {
     boxes.push({
+      letter,
       top: rect.top - origin.top,
       bottom: rect.bottom - origin.top,
       left: rect.left,
       right: rect.right,
     });
   };
+  let at = 0;
   for (const node of textNodesOf(root)) {
-    if (node.data.trim() === '') continue;
-    const range = document.createRange();
-    range.selectNodeContents(node);
-    for (const rect of range.getClientRects()) add(rect);
+    if (node.data.trim() !== '') {
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      let from = 0;
+      for (const rect of range.getClientRects()) {
+        from = firstLetterAt(node, rect, from);
+        add(rect, at + from);
+      }
+    }
+    at += node.length;
   }
   for (const element of root.querySelectorAll<HTMLElement>(SOLID)) {
     if (!element.parentElement?.closest('svg, math, math-field, button'))
@@ -32,19 +59,36 @@ function measure(root: HTMLElement): TextLine[] {
   return linesOf(boxes);
 }
 
-/** The real lines of a sheet, measured again whenever it is laid out anew. */
-export function useTextLines(
-  contentRef: RefObject<HTMLElement | null>,
-  active: boolean,
-): readonly TextLine[] {
-  const [lines, setLines] = useState<readonly TextLine[]>([]);
+export interface Measured {
+  readonly lines: readonly TextLine[];
+  /** Of the whole sheet, and of a row of buttons with a little air, in pixels. */
+  readonly height: number;
+  readonly bar: number;
+}
+const NOTHING: Measured = { lines: [], height: 0, bar: 0 };
+
+/** A row of buttons and the air above and below it, in rem. */
+const BAR_REM = 3.75;
+
+function measured(root: HTMLElement, before: Measured): Measured {
+  const next: Measured = {
+    lines: measure(root),
+    height: root.getBoundingClientRect().height,
+    bar: BAR_REM * parseFloat(getComputedStyle(document.documentElement).fontSize),
+  };
+  return JSON.stringify(next) === JSON.stringify(before) ? before : next;
+}
+
+/** The real lines of a sheet, measured again whenever it is laid out anew; the same object while nothing has moved. */
+export function useTextLines(contentRef: RefObject<HTMLElement | null>, active: boolean): Measured {
+  const [lines, setLines] = useState(NOTHING);
   useEffect(() => {
     const root = contentRef.current;
     if (!root || !active) return undefined;
     let frame = 0;
     const update = () => {
       cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() => setLines(measure(root)));
+      frame = requestAnimationFrame(() => setLines((before) => measured(root, before)));
     };
     update();
     const sizes = new ResizeObserver(update);
