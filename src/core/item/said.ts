@@ -42,6 +42,9 @@ export function saidOfItem(
   }));
 }
 
+/** Most letters of a question's words that name its answer places. */
+const NAME = 300;
+
 /** What a question asks: the prompts of its interactions; where it has none, the words it stands in. */
 export function taskOf({ body }: Pick<Answerable, 'body'>): string {
   const prompts = interactionsOf(body)
@@ -59,4 +62,11 @@ export function feedbackWords({ body, feedback }: Pick<DeliveredItem, 'body' | '
     [title, contentText(content)].filter(Boolean).join('. '),
   );
   return [...inside, ...below].join(' ');
+}
+
+/** What its answer places without a prompt are called: the words of the question, cut where they are long. */
+export function nameOfAnswers({ body }: Pick<Answerable, 'body'>): string | null {
+  const words = contentText(body);
+  if (words === '') return null;
+  return words.length <= NAME ? words : `${words.slice(0, NAME).replace(/\s+\S*$/, '')} …`;
 }

@@ -134,7 +134,8 @@ export function otherSide(figure: Figure): Figure {
   return { ...figure, inside: insideOf(a, b, -Math.sign(sideOfLine(figure.inside, a, b))) };
 }
 
-const written = (value: number): string => String(Number(value.toPrecision(8))).replace('-', '\u2212');
+/** A number of the plane as it is written, with the typographic minus sign. */
+export const written = (value: number): string => String(Number(value.toPrecision(8))).replace('-', '\u2212');
 
 /** A point as it is written: `(−1, 2.5)`. */
 export const pointWords = ({ x, y }: PlanePoint): string => `(${written(x)}, ${written(y)})`;

@@ -11,6 +11,7 @@ import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { Prompt } from '../Prompt';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
+import { useTaskName } from '../taskName';
 import { useNotice } from '../shared/useNotice';
 import type { InteractionProps } from '../types';
 import styles from './choice.module.css';
@@ -23,6 +24,7 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
   const t = useTranslations('interactions.choice');
   const id = useId();
   const { notice, refuse, clear } = useNotice(props);
+  const name = useTaskName(model, id, t('label'));
   const multiple = shape.cardinality !== 'single';
   /** Round marks where one can be chosen, whatever the response is declared as. */
   const square = multiple && model.counts.maximum !== 1;
@@ -36,12 +38,7 @@ export function ChoiceView(props: InteractionProps<ChoiceModel>) {
   };
 
   return (
-    <div
-      role={square ? 'group' : 'radiogroup'}
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
-      aria-label={model.prompt.length > 0 ? undefined : t('label')}
-      className={styles.group}
-    >
+    <div role={square ? 'group' : 'radiogroup'} {...name} className={styles.group}>
       <Prompt id={id} content={model.prompt} slots={slots} />
       {square && <CountChip counts={model.counts} chosen={chosen.length} />}
       <ul

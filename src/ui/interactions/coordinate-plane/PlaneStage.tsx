@@ -3,7 +3,7 @@
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { snapPoint, type CoordinatePlaneModel } from '@/core/interactions/coordinate-plane';
-import { samePlace, type PlanePoint } from '@/core/interactions/coordinate-plane/figures';
+import { samePlace, written, type PlanePoint } from '@/core/interactions/coordinate-plane/figures';
 import { useWidth } from '../../kit/useWidth';
 import { FigureView } from './FigureView';
 import { planeGeometry, type Pixel } from './geometry';
@@ -109,7 +109,17 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
         style={{ width: geometry.width, height: geometry.height }}
         role="application"
         aria-roledescription={t('plane')}
-        aria-label={t('label', { count: plane.figures.length, x: model.x.label, y: model.y.label })}
+        aria-label={t('label', {
+          count: plane.figures.length,
+          x: model.x.label,
+          xMin: written(model.x.min),
+          xMax: written(model.x.max),
+          xStep: written(model.x.step),
+          y: model.y.label,
+          yMin: written(model.y.min),
+          yMax: written(model.y.max),
+          yStep: written(model.y.step),
+        })}
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- the grid is worked with the arrow keys
         tabIndex={0}
         data-plane=""

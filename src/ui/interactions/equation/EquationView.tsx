@@ -6,6 +6,7 @@ import { equation, type EquationModel } from '@/core/interactions/equation';
 import { responseTexts } from '@/core/content/response';
 import { useTold } from '../../kit/speech';
 import { useSaid } from '../useSaid';
+import { useTaskName } from '../taskName';
 import { useLater } from '../../kit/useLater';
 import { Prompt } from '../Prompt';
 import shared from '../shared.module.css';
@@ -25,6 +26,7 @@ export function EquationView(props: InteractionProps<EquationModel>) {
   const t = useTranslations('interactions.equation');
   const missing = useTranslations('missing');
   const id = useId();
+  const name = useTaskName(model, id);
   const say = useSaid();
   const [wishHere, setWishHere] = useState(false);
   const typing = props.typing ?? { on: wishHere, set: setWishHere };
@@ -42,7 +44,7 @@ export function EquationView(props: InteractionProps<EquationModel>) {
     <div
       className={styles.block}
       role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      {...name}
       data-unit="box"
       data-unit-key={model.responseIdentifier}
     >

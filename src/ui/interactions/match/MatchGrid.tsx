@@ -8,6 +8,7 @@ import { forCardinality } from '@/core/content/response';
 import { ContentView } from '../../content/ContentView';
 import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { Prompt } from '../Prompt';
+import { useTaskName } from '../taskName';
 import { Notice } from '../shared/Notice';
 import { useNotice } from '../shared/useNotice';
 import type { InteractionProps } from '../types';
@@ -29,11 +30,12 @@ export function MatchGrid(props: InteractionProps<MatchModel>) {
     refuse(t(`full.${move.who}`, { maximum: move.maximum }));
   };
 
+  const name = useTaskName(model, id);
   return (
     <div className={styles.block}>
       <Prompt id={id} content={model.prompt} slots={slots} />
       <div className={styles.scroll}>
-        <table className={styles.grid} aria-labelledby={model.prompt.length > 0 ? id : undefined}>
+        <table className={styles.grid} {...name}>
           <thead>
             <tr>
               <td />

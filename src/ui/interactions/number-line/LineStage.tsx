@@ -23,6 +23,8 @@ export function LineStage({ line, onPress, marks, children }: Props) {
       ref={ref}
       className={styles.line}
       style={{ height: geometry.height }}
+      role="group"
+      aria-label={line.axisWords}
       data-line=""
       {...pressing(onPress)}
     >

@@ -1,12 +1,15 @@
 'use client';
 
 import { useMemo, useRef, type MouseEvent, type PointerEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import { exactOf } from '@/core/interactions/quantity';
 import { nearestTick, scaleOf, stepFrom, ticksOf, type Scale } from '@/core/interactions/number-line/ticks';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
 import { isSecondOfTwo } from '../../kit/secondOfTwo';
 import { useWidth } from '../../kit/useWidth';
 import { geometryOf } from './Axis';
+import { useLineValues } from './useLineValues';
 
 /** The line at the size there is room for, and the ways between pixels, shares and exact values. */
 export function useLine(scale: Scale) {
@@ -15,9 +18,20 @@ export function useLine(scale: Scale) {
   const ticks = useMemo(() => ticksOf(scale), [scale]);
   const ends = useMemo(() => scaleOf(scale), [scale]);
   const geometry = geometryOf(measured);
+  const t = useTranslations('interactions.numberLine');
+  const { words } = useLineValues(scale);
+  const step = exactOf(scale.step) ?? q.ONE;
   const length = q.toNumber(q.subtract(ends.max, ends.min));
   return {
     ref,
+    /** What can be seen of the axis, for whoever can't. */
+    axisWords: t('axis', {
+      min: words(ends.min),
+      max: words(ends.max),
+      tick: words(ends.tick),
+      step: words(step),
+      labels: scale.labels,
+    }),
     ticks,
     ends,
     geometry,

@@ -4,6 +4,7 @@ import { useId, type KeyboardEvent, type ReactNode, type Ref } from 'react';
 import type { InteractionModel } from '@/core/interactions/types';
 import type { ContentSlots } from '../../content/ContentView';
 import { Prompt } from '../Prompt';
+import { useTaskName } from '../taskName';
 
 interface Props {
   readonly model: InteractionModel;
@@ -31,7 +32,7 @@ export function Task({ model, slots, className, onEscape, unit = true, ref, chil
       ref={ref}
       className={className}
       role="group"
-      aria-labelledby={model.prompt.length > 0 ? id : undefined}
+      {...useTaskName(model, id)}
       data-unit={unit ? 'box' : undefined}
       data-unit-key={unit ? model.responseIdentifier : undefined}
       onKeyDown={keys}

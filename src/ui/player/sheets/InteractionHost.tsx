@@ -10,6 +10,8 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
 import { VIEW_OF } from '../../interactions';
+import { nameOfAnswers } from '@/core/item/said';
+import { TaskWordsProvider } from '../../interactions/taskName';
 import { Vocabulary } from '../../interactions/Vocabulary';
 import { CHOICE_MARKS } from '../../tools';
 import { useGestures } from '../../attempt/gestures';
@@ -103,7 +105,12 @@ export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by:
       </Vocabulary>
     ),
   };
-  const body = <ContentView content={item.body} slots={withInteractions} />;
+  const name = useMemo(() => nameOfAnswers(item), [item]);
+  const body = (
+    <TaskWordsProvider value={name}>
+      <ContentView content={item.body} slots={withInteractions} />
+    </TaskWordsProvider>
+  );
   return closed ? (
     <fieldset className="able-closed" disabled>
       {body}
