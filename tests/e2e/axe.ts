@@ -59,15 +59,27 @@ const putOn = (page: Page, scheme: string, dark: boolean) =>
     [scheme, dark ? 'dark' : 'light'] as const,
   );
 
-/** What axe finds, a line each. */
-async function run(page: Page, options: object): Promise<string[]> {
+/** The colors of one element, at AAA, in every scheme: as it is now, pointed at or focused. */
+export async function expectLegibleInEveryScheme(page: Page, selector: string, what: string): Promise<void> {
+  for (const { id, dark } of LOOKS) {
+    await putOn(page, id, dark);
+    const runOnly = { type: 'rule', values: ['color-contrast', 'color-contrast-enhanced'] };
+    expect.soft(await run(page, { runOnly }, selector), `${what} in ${id}`).toEqual([]);
+  }
+}
+
+/** What axe finds, a line each; on the whole page, or inside one element. */
+async function run(page: Page, options: object, inside?: string): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
-  return page.evaluate(async (how) => {
-    const { axe } = window as unknown as { axe: Axe };
-    const { violations } = await axe.run(document, how);
-    return violations.map(
-      ({ id, nodes }) =>
-        `${id}: ${nodes.map((node) => `${node.html.slice(0, 160)} ${node.failureSummary.slice(0, 200)}`).join(' | ')}`,
-    );
-  }, options);
+  return page.evaluate(
+    async ([how, where]) => {
+      const { axe } = window as unknown as { axe: Axe };
+      const { violations } = await axe.run(where ?? document, how);
+      return violations.map(
+        ({ id, nodes }) =>
+          `${id}: ${nodes.map((node) => `${node.html.slice(0, 160)} ${node.failureSummary.slice(0, 200)}`).join(' | ')}`,
+      );
+    },
+    [options, inside] as const,
+  );
 }

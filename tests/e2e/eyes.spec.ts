@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expectAccessible } from './axe';
+import { expectAccessible, expectLegibleInEveryScheme } from './axe';
 import { EVERY_KIND, expect, goTo, ready, saved, startTest, test } from './app';
 import { numberOf } from './kinds';
 
@@ -212,4 +212,71 @@ test.describe('in the contrast colors of the system', () => {
     expect(await filled(stop('done'))).toBe(highlight);
     expect(await filled(stop('not-opened'))).toBe(canvas);
   });
+});
+
+test('what is pointed at or has the focus stays at 7:1 in every scheme', async ({ page, app }) => {
+  test.setTimeout(180_000);
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  const done = new Set<string>();
+  for (const item of ['choice-2', 'gap-match-1', 'equation-1', 'coordinate-plane-2', 'end-attempt-1']) {
+    await goTo(page, numberOf(item));
+    const controls = page.locator(':is(button, [role=button], label, summary):visible');
+    const looks = await controls.evaluateAll((all) =>
+      all.map((one) =>
+        ['class', 'aria-pressed', 'aria-disabled', 'aria-current', 'data-standing', 'data-chosen']
+          .map((name) => one.getAttribute(name))
+          .join(),
+      ),
+    );
+    for (const [i, look] of looks.entries()) {
+      if (done.has(look)) continue;
+      done.add(look);
+      const control = controls.nth(i);
+      await control.evaluate((one) => {
+        for (const before of document.querySelectorAll('[data-tried]')) before.removeAttribute('data-tried');
+        one.setAttribute('data-tried', '');
+      });
+      await control.hover({ force: true });
+      await expectLegibleInEveryScheme(page, '[data-tried]', `${look} pointed at`);
+      await control.evaluate((one: HTMLElement) => one.focus());
+      await expectLegibleInEveryScheme(page, '[data-tried]', `${look} focused`);
+    }
+  }
+  expect(done.size).toBeGreaterThan(15);
+});
+
+/** Whatever can be pressed and is smaller than 44 by 44 pixels; a control inside a label is as large as the label. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const controls = document.querySelectorAll<HTMLElement>(
+      'button, [role=button], [role=radio], [role=checkbox], [role=option], [role=slider], [role=gridcell], input, select, summary, a[href]',
+    );
+    return [...controls].flatMap((one) => {
+      const box = one.getBoundingClientRect();
+      const shown = box.width > 0 && box.height > 0 && !one.closest('.visually-hidden');
+      const label = (one.closest('label') ?? one).getBoundingClientRect();
+      const size = [Math.max(box.width, label.width), Math.max(box.height, label.height)].map(Math.round);
+      const small = shown && !one.matches('[class*=skip]') && size.some((side) => side < 44);
+      return small ? [`${one.getAttribute('aria-label') ?? one.textContent}: ${size.join(' × ')}`] : [];
+    });
+  });
+
+test('everything that is pressed is 44 pixels or more, on a large screen and on a phone', async ({
+  page,
+  app,
+}) => {
+  test.setTimeout(180_000);
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 800],
+  ] as const)
+    for (let number = 1; number <= 57; number += 1) {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await goTo(page, number);
+      await page.setViewportSize({ width, height });
+      await expect.poll(() => tooSmall(page), { message: `question ${number} at ${width}` }).toEqual([]);
+    }
 });

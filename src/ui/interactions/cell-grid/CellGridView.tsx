@@ -105,7 +105,7 @@ export function CellGridView({
           aria-label={t('label', { rows: model.rows, columns: model.columns })}
           style={{
             gridTemplateColumns: `repeat(${model.columns}, minmax(0, 1fr))`,
-            maxWidth: `${model.columns * 2.75}rem`,
+            maxWidth: `${model.columns * 2.75 + 0.25}rem`,
           }}
           onKeyDown={keys}
           {...sweep}

@@ -28,6 +28,7 @@ export function GraphicAssociateView(props: InteractionProps<GraphicAssociateMod
         name={t('picture')}
         picture={model.picture}
         assetUrl={slots.assetUrl}
+        places={model.hotspots}
         shapes={(size) => (
           <>
             <HotspotShapes

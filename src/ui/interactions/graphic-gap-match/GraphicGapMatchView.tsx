@@ -24,6 +24,7 @@ export function GraphicGapMatchView(props: InteractionProps<GraphicGapMatchModel
         name={t('picture')}
         picture={model.picture}
         assetUrl={slots.assetUrl}
+        places={model.hotspots}
         over={(size) =>
           model.hotspots.map((spot) => (
             <Place

@@ -30,6 +30,7 @@ export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
         name={t('picture')}
         picture={model.picture}
         assetUrl={slots.assetUrl}
+        places={model.hotspots}
         shapes={(size) => (
           <HotspotShapes hotspots={hotspots} size={size} on={(identifier) => sequence.includes(identifier)} />
         )}

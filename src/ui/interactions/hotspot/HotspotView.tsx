@@ -31,6 +31,7 @@ export function HotspotView(props: InteractionProps<HotspotModel>) {
         name={t('picture')}
         picture={model.picture}
         assetUrl={slots.assetUrl}
+        places={model.hotspots}
         shapes={(size) => <HotspotShapes hotspots={hotspots} size={size} on={isOn} />}
         over={(size) =>
           hotspots.map((spot) => (
