@@ -4,7 +4,7 @@ import english from '@messages/en.json';
 import type { Metadata, Viewport } from 'next';
 import type { CSSProperties, ReactNode } from 'react';
 import { NO_NEEDS } from '@/core/needs';
-import { cssVariables, FORCED, SCHEMES } from '@/core/view/schemes';
+import { cssVariables, FORCED, PICTURES, SCHEMES } from '@/core/view/schemes';
 import { currentUser } from './http';
 
 export const metadata: Metadata = {
@@ -13,11 +13,18 @@ export const metadata: Metadata = {
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
+const declared = (properties: Readonly<Record<string, string>>): string =>
+  Object.entries(properties)
+    .map(([name, value]) => `${name}:${value};`)
+    .join('');
+
 /** Every scheme as custom properties; the page names one in `data-scheme`. */
 const SCHEME_CSS = [
   ...Object.values(SCHEMES).map(
-    ({ id, palette }) => `${id === 'paper' ? ':root,' : ''}[data-scheme=${id}]{${cssVariables(palette)}}`,
+    ({ id, palette, dark }) =>
+      `${id === 'paper' ? ':root,' : ''}[data-scheme=${id}]{${cssVariables(palette)};${declared(PICTURES[dark ? 'dark' : 'light'])}}`,
   ),
+  `html[data-pictures=inverted]{${declared(PICTURES.inverted)}}`,
   `@media (forced-colors:active){html[data-scheme],html [data-scheme]{${cssVariables(FORCED)}}}`,
 ].join('');
 

@@ -111,3 +111,17 @@ test('marks of a drawing are listed in words and can be erased there', async ({ 
   await expect(sheet).toHaveAttribute('aria-label', /^Drawing sheet, empty/);
   expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
 });
+
+test('Enter in a line of work goes on in the next, and no key is lost', async ({ page, app }) => {
+  await open(page, app, 'equation-3');
+  await page.locator('math-field').click();
+  await page.keyboard.type('3x+2=11');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('3x=9');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('x=3');
+  await page.keyboard.press('Alt+a');
+  await expect(said(page).last()).toContainText(
+    'Your answer: line 1: 3 x plus 2 equals 11; line 2: 3 x equals 9; line 3: x equals 3.',
+  );
+});

@@ -280,3 +280,23 @@ test('everything that is pressed is 44 pixels or more, on a large screen and on 
       await expect.poll(() => tooSmall(page), { message: `question ${number} at ${width}` }).toEqual([]);
     }
 });
+
+test('pictures are toned in dark schemes and can be turned around; light ones show them as they are', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  await goTo(page, numberOf('hotspot-1'));
+  const filter = () => page.locator('[data-stage] img').evaluate((one) => getComputedStyle(one).filter);
+  expect(await filter()).toBe('none');
+  await page.getByRole('button', { name: 'Colors' }).click();
+  await page.getByRole('radio', { name: /Light on dark green/ }).check();
+  await expect.poll(filter).toBe('brightness(0.8)');
+  await page.getByRole('checkbox', { name: 'Turn the colors of pictures around' }).check();
+  await expect.poll(filter).toBe('invert(1) hue-rotate(180deg)');
+  await saved(page);
+  await page.reload();
+  await ready(page);
+  await expect.poll(filter).toBe('invert(1) hue-rotate(180deg)');
+});

@@ -29,6 +29,16 @@ export interface Scheme {
   readonly dark: boolean;
   readonly palette: Palette;
 }
+/**
+ * How pictures are shown: in dark schemes a little darker, so that a white one does not glare out of a dark page (common practice, no
+ * source); turned around where that is asked for, the hues kept.
+ */
+export const PICTURES = {
+  light: { '--picture': 'none', '--picture-ground': '#ffffff' },
+  dark: { '--picture': 'brightness(0.8)', '--picture-ground': '#cccccc' },
+  inverted: { '--picture': 'invert(1) hue-rotate(180deg)', '--picture-ground': '#000000' },
+} as const;
+
 export const SCHEME_IDS = ['paper', 'mist', 'primrose', 'dusk', 'lantern'] as const;
 export type SchemeId = (typeof SCHEME_IDS)[number];
 

@@ -11,6 +11,8 @@ export type Kept = Readonly<Record<string, unknown>>;
 export interface PageLook {
   readonly scheme: SchemeId;
   readonly magnification: number;
+  /** The colors of pictures turned around. */
+  readonly inverted: boolean;
 }
 
 /** What somebody keeps in an attempt, and how it is read back. */

@@ -3,12 +3,14 @@
 import { useLayoutEffect } from 'react';
 import { SCHEMES, type SchemeId } from '@/core/view/schemes';
 
-/** Gives the page a colour scheme and a magnification: everything sized in rem and coloured by token follows. */
-export function usePageLook(scheme: SchemeId, magnification: number): void {
+/** Gives the page a colour scheme, a magnification and the look of its pictures: everything sized in rem and coloured by token follows. */
+export function usePageLook(scheme: SchemeId, magnification: number, inverted = false): void {
   useLayoutEffect(() => {
     const root = document.documentElement;
     root.dataset.scheme = scheme;
     root.style.setProperty('--magnification', String(magnification));
+    root.toggleAttribute('data-pictures', inverted);
+    if (inverted) root.dataset.pictures = 'inverted';
     root.style.colorScheme = SCHEMES[scheme].dark ? 'dark' : 'light';
-  }, [scheme, magnification]);
+  }, [scheme, magnification, inverted]);
 }

@@ -39,7 +39,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   );
   const { displayName: studentName, needs } = session.student;
   const look = useMemo(() => pageLookOf(tools, needs), [tools, needs]);
-  usePageLook(look.scheme, look.magnification);
+  usePageLook(look.scheme, look.magnification, look.inverted);
   useSessionEvents(session);
   const ready = usePreload(test);
   const { layout, tight } = useLayout(look.magnification);

@@ -152,10 +152,12 @@ test('the keys: next, back, flag, look over', async () => {
 test('one key says the task, the answer as it stands, and what is missing', async () => {
   const { said, session } = open();
   await user.keyboard('{Alt>}n{/Alt}{Alt>}a{/Alt}');
-  expect(said.at(-1)).toBe('Question 2. Your answer: no answer yet. Still missing: nothing chosen yet.');
+  await waitFor(() =>
+    expect(said.at(-1)).toBe('Question 2. Your answer: no answer yet. Still missing: nothing chosen yet.'),
+  );
   act(() => session.dispatch({ type: 'answered', item: 'Q2', responses: { R: 'A' }, how: 'edit' }));
   await user.keyboard('{Alt>}a{/Alt}');
-  expect(said.at(-1)).toBe('Question 2. Your answer: ebb. Done.');
+  await waitFor(() => expect(said.at(-1)).toBe('Question 2. Your answer: ebb. Done.'));
 });
 test('a flag is said when it is set and when it is taken away', async () => {
   const { said } = open();

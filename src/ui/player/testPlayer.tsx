@@ -97,7 +97,7 @@ export function testPlayer(
     needs: NO_NEEDS,
     layout: 'wide',
     tight: false,
-    look: { scheme: 'paper', magnification: 1 },
+    look: { scheme: 'paper', magnification: 1, inverted: false },
     assetUrl: (path) => path,
     announce: (words) => words !== '' && said.push(words),
     dispatch: (action) => session.dispatch(action),

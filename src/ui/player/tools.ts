@@ -15,6 +15,6 @@ export function pageLookOf(kept: AttemptState['tools'], needs: AccessNeeds): Pag
   return TOOLS.reduce<PageLook>(
     (look, tool) =>
       tool.pageLook ? { ...look, ...tool.pageLook(readKept(kept, tool.id, tool.state, needs)) } : look,
-    { scheme: needs.scheme, magnification: needs.magnification },
+    { scheme: needs.scheme, magnification: needs.magnification, inverted: false },
   );
 }

@@ -10,13 +10,16 @@ import { usePlayer } from '../attempt/PlayerContext';
 import { useSaid } from '../interactions/useSaid';
 import { progressText, useProgressWords } from './useProgressWords';
 
+/** After this long without a key what was typed is in the answer, in milliseconds: longer than any field waits. */
+const SETTLED_MS = 600;
+
 /** Says a question's task, its answer as it stands, and what is missing (work.md, D18): one key, anywhere. */
 export function useReadBack(): (itemRef: string) => void {
   const t = useTranslations('said');
   const { session, test, announce } = usePlayer();
   const say = useSaid();
   const words = useProgressWords();
-  return (itemRef) => {
+  const speak = (itemRef: string) => {
     const item = own(test.items, itemRef);
     if (!item) return;
     const { responses } = itemOf(session.getState(), itemRef);
@@ -33,4 +36,6 @@ export function useReadBack(): (itemRef: string) => void {
         .join(' '),
     );
   };
+  // What was typed last is part of the answer a moment later.
+  return (itemRef) => setTimeout(() => speak(itemRef), SETTLED_MS);
 }

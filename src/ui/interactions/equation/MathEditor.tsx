@@ -107,7 +107,8 @@ export function MathEditor({
     host.append(field);
     quiet();
     field.menuItems = [];
-    if (focusRef.current) field.focus();
+    // The field itself takes the focus only later, when the line it follows is gone and the focus with it.
+    if (focusRef.current) sinkOf(field)?.focus({ preventScroll: true });
     fieldRef.current = field;
     return () => {
       giveLast();

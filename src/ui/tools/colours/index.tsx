@@ -8,16 +8,16 @@ import { useKept } from '../../attempt/PlayerContext';
 import { defineTool, type ToolState } from '../types';
 import styles from './colours.module.css';
 
-const STATE: ToolState<{ scheme: SchemeId }> = {
-  schema: z.object({ scheme: z.enum(SCHEME_IDS) }),
-  initial: (needs) => ({ scheme: needs.scheme }),
+const STATE: ToolState<{ scheme: SchemeId; inverted: boolean }> = {
+  schema: z.object({ scheme: z.enum(SCHEME_IDS), inverted: z.boolean() }),
+  initial: (needs) => ({ scheme: needs.scheme, inverted: false }),
   scope: 'test',
 };
 
 /** Colours for text and page; every scheme at least 7:1, and it applies to everything on the screen. */
 function ColoursPanel() {
   const t = useTranslations('tools.colours');
-  const [{ scheme }, keep] = useKept('colours', STATE);
+  const [{ scheme, inverted }, keep] = useKept('colours', STATE);
   return (
     <fieldset className={styles.list}>
       <legend>{t('legend')}</legend>
@@ -48,6 +48,10 @@ function ColoursPanel() {
           </label>
         );
       })}
+      <label className={styles.scheme} data-on={inverted || undefined}>
+        <input type="checkbox" checked={inverted} onChange={() => keep({ inverted: !inverted })} />
+        {t('invert')}
+      </label>
     </fieldset>
   );
 }
@@ -59,5 +63,5 @@ export const colours = defineTool({
   button: 'panel',
   Panel: ColoursPanel,
   state: STATE,
-  pageLook: ({ scheme }) => ({ scheme }),
+  pageLook: ({ scheme, inverted }) => ({ scheme, inverted }),
 });
