@@ -1,13 +1,8 @@
-import { holdsIdentifier } from '../deliver/deliverContent';
-import { itemSeed } from '../deliver/deliver';
-import type { BranchRule, TestFeedback } from '../item/test';
-import { interactionsOf } from '../content/content';
-import { own } from '../own';
+import type { BranchRule } from '../item/test';
 import { evaluate, holds } from '../processing/evaluate';
-import { scoreItem, untouchedScore, type ScoringContext } from '../processing/score';
-import { scoreTest, testScope, WHOLE_TEST, type QuestionOutcome } from '../processing/scoreTest';
-import type { Place, Plan, PlannedPart } from './plan';
-import { NEW_QUESTION, type QuestionState, type SittingState } from './state';
+import { untouchedScore } from '../processing/score';
+import type { Place, PlannedPart } from './plan';
+import { Scores } from './scores';
 
 /** What became of a branch: where to go, or a way out. */
 type Way =
@@ -16,46 +11,9 @@ type Way =
   | { readonly kind: 'end-test' };
 
 /**
- * What happens in a sitting once it may: entering, leaving, scoring, closing. Works on a state of its own that the caller
- * copied; decides nothing about whether it may (may.ts) nor when (clocks.ts).
+ * What happens in a sitting once it may: entering, leaving, closing. Decides nothing about whether it may (actions.ts) nor when (clocks.ts).
  */
-export class Run {
-  /** Identifiers of the feedback that this step shows. */
-  readonly feedback: string[] = [];
-
-  constructor(
-    readonly plan: Plan,
-    readonly state: SittingState,
-  ) {}
-
-  question(ref: string): QuestionState {
-    return this.state.questions.get(ref) ?? NEW_QUESTION;
-  }
-  change(ref: string, change: Partial<QuestionState>): void {
-    this.state.questions.set(ref, { ...this.question(ref), ...change });
-  }
-  get openPart(): PlannedPart | undefined {
-    return this.plan.parts[this.state.part];
-  }
-  /** The place of the question of the open part that one is at. */
-  get here(): Place | undefined {
-    return this.state.at === null ? undefined : this.plan.placeOf(this.state.at);
-  }
-
-  /** Whether its clock, or that of a section around it, ended it. */
-  isTimedOut({ ref, sections }: Place): boolean {
-    return (
-      this.question(ref).ended === 'time' || sections.some(({ key }) => this.state.closedSections.has(key))
-    );
-  }
-  /** Whether a question takes another attempt. */
-  takesAttempt({ ref, source, item }: Place): boolean {
-    const { attempts, completed } = this.question(ref);
-    if (item.adaptive) return !completed;
-    const { maxAttempts } = source.sessionControl;
-    return maxAttempts === 0 || attempts < maxAttempts;
-  }
-
+export class Run extends Scores {
   // Showing
 
   /** Counts a question as shown; the test's template defaults are worked out at that moment. */
@@ -82,117 +40,6 @@ export class Run {
   goTo(place: Place): void {
     this.state.looking = null;
     this.show(place);
-  }
-
-  // Rules and scores
-
-  private outcomesOf(place: Place): QuestionOutcome {
-    const { ref, source, item, sections } = place;
-    const { score, shown, ended, attempts, templateDefaults } = this.question(ref);
-    const standing = score ?? untouchedScore(item, this.scoring(place, 0, templateDefaults));
-    const partEnded = this.state.closedParts.includes(this.plan.parts[place.part]?.part.identifier ?? '');
-    return {
-      ref,
-      source,
-      item,
-      sections: sections.map(({ section }) => section.identifier),
-      outcomes: standing.outcomes,
-      responses: standing.responses,
-      correct: standing.correct,
-      presented: shown && (attempts > 0 || ended !== null || partEnded),
-      duration: (this.state.usedQuestions.get(ref) ?? 0) / 1000,
-    };
-  }
-  private scoring(
-    { ref }: Place,
-    tries: number,
-    templateDefaults: QuestionState['templateDefaults'],
-  ): ScoringContext {
-    return {
-      seed: itemSeed(this.plan.form.seed, ref),
-      tries,
-      templateDefaults,
-      duration: (this.state.usedQuestions.get(ref) ?? 0) / 1000,
-    };
-  }
-  /** Seconds of the test, its parts and sections. */
-  durations(): Map<string, number> {
-    const { usedTest, usedParts, usedSections } = this.state;
-    return new Map(
-      [[WHOLE_TEST, usedTest] as const, ...usedParts, ...usedSections].map(([name, ms]) => [name, ms / 1000]),
-    );
-  }
-  /** Every question that is in, as outcome processing sees it. */
-  situation(): readonly QuestionOutcome[] {
-    return this.plan.places
-      .filter(({ ref }) => !this.state.leftOut.has(ref))
-      .map((one) => this.outcomesOf(one));
-  }
-  private scope() {
-    const { test } = this.plan.content;
-    return testScope(test, this.situation(), { outcomes: this.state.outcomes, durations: this.durations() });
-  }
-  /** Outcome processing, from the defaults, over what is scored by now. */
-  processOutcomes(): void {
-    this.state.outcomes = scoreTest(this.plan.content.test, this.situation(), {
-      durations: this.durations(),
-    });
-  }
-
-  /** Ends one attempt at a question: scores what was given. Says its modal feedback where that may be seen. */
-  scoreAttempt(place: Place, { by = null, tell = true }: { by?: string | null; tell?: boolean } = {}): void {
-    const { ref, item, source } = place;
-    const before = this.question(ref);
-    const attempts = before.attempts + 1;
-    const buttons = interactionsOf(item.body)
-      .filter((one) => one.type === 'end-attempt')
-      .map(({ responseIdentifier: id }) => [id, String(id === by)] as const);
-    const responses = Object.fromEntries([...before.responses, ...buttons]);
-    const {
-      outcomes,
-      responses: values,
-      correct,
-    } = scoreItem(item, responses, {
-      ...this.scoring(place, attempts, before.templateDefaults),
-      before: item.adaptive ? before.score?.outcomes : undefined,
-    });
-    const completed = item.adaptive && holdsIdentifier(outcomes.completionStatus ?? null, 'completed');
-    this.change(ref, {
-      attempts,
-      changed: false,
-      completed,
-      score: { outcomes, responses: values, correct },
-    });
-    const simultaneous = this.plan.parts[place.part]?.part.submission === 'simultaneous';
-    if (!tell || simultaneous || !source.sessionControl.showFeedback) return;
-    for (const one of item.feedback)
-      if (holdsIdentifier(own(outcomes, one.outcome) ?? null, one.identifier) === one.show)
-        this.feedback.push(one.identifier);
-  }
-
-  private seen(list: readonly TestFeedback[], access: TestFeedback['access']): string[] {
-    return list
-      .filter(
-        (one) =>
-          one.access === access &&
-          holdsIdentifier(own(this.state.outcomes, one.outcome) ?? null, one.identifier) === one.show,
-      )
-      .map((one) => one.identifier);
-  }
-  /** `during` feedback of the test and the open part, after a question that lets feedback be seen was scored. */
-  tellDuring(scored: readonly Place[]): void {
-    if (!scored.some(({ source }) => source.sessionControl.showFeedback)) return;
-    this.feedback.push(...this.seen(this.plan.content.test.feedback, 'during'));
-    this.feedback.push(...this.seen(this.openPart?.part.feedback ?? [], 'during'));
-  }
-
-  /** Scores what a question holds at its end, where an attempt is left and something is to be scored. */
-  private scoreAtEnd(place: Place, tell: boolean): boolean {
-    const { shown, changed, attempts } = this.question(place.ref);
-    const simultaneous = this.plan.parts[place.part]?.part.submission === 'simultaneous';
-    if (!shown || (attempts > 0 && !changed) || !(simultaneous || this.takesAttempt(place))) return false;
-    this.scoreAttempt(place, { tell });
-    return true;
   }
 
   // Leaving a question of a linear part
