@@ -121,7 +121,31 @@ test('Enter in a line of work goes on in the next, and no key is lost', async ({
   await page.keyboard.press('Enter');
   await page.keyboard.type('x=3');
   await page.keyboard.press('Alt+a');
-  await expect(said(page).last()).toContainText(
+  await expect(said(page).filter({ hasText: /^Question/ })).toContainText(
     'Your answer: line 1: 3 x plus 2 equals 11; line 2: 3 x equals 9; line 3: x equals 3.',
   );
+});
+
+test('the keypad of all lines of work has one place, and a line pressed to be changed takes its keys', async ({
+  page,
+  app,
+}) => {
+  await open(page, app, 'equation-3');
+  const keypad = main(page).getByRole('group', { name: 'Keypad' });
+  const place = async () => (await keypad.boundingBox())?.y;
+  await page.locator('math-field').click();
+  const before = await place();
+  await page.keyboard.type('3x=9');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('x=3');
+  expect(await place()).toBe(before);
+  await main(page)
+    .getByRole('button', { name: /^Line 1: / })
+    .click();
+  await keypad.getByRole('button', { name: '7', exact: true }).click();
+  await expect(page.locator('math-field [part=keyboard-sink]')).toHaveAttribute(
+    'aria-label',
+    /Line 1, math: .*7/,
+  );
+  expect(await place()).toBe(before);
 });

@@ -300,3 +300,41 @@ test('pictures are toned in dark schemes and can be turned around; light ones sh
   await ready(page);
   await expect.poll(filter).toBe('invert(1) hue-rotate(180deg)');
 });
+
+test('who asks for more contrast gets it in edges and second voices', async ({ page, app }) => {
+  await startTest(page, app);
+  const colors = () =>
+    page
+      .locator('[data-sheet=question] [data-choices] label')
+      .first()
+      .evaluate((one) => {
+        const shown = getComputedStyle(one.closest('li') ?? one);
+        return [shown.borderTopColor === getComputedStyle(one).color, getComputedStyle(one).color];
+      });
+  const soft = () => page.locator('[data-progress]').evaluate((one) => getComputedStyle(one).color);
+  const before = await soft();
+  await page.emulateMedia({ contrast: 'more' });
+  expect(await soft()).not.toBe(before);
+  expect((await colors())[0]).toBe(true);
+  await expectAccessible(page, 'question with more contrast');
+});
+
+test('on paper the whole passage and the whole question stand, without what is only for pressing', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.emulateMedia({ media: 'print' });
+  for (const sheet of ['passage', 'question']) {
+    const scroller = page.locator(`[data-sheet=${sheet}] [role=region]`);
+    const hidden = await scroller.evaluate((one) => one.scrollHeight - one.clientHeight);
+    expect(hidden, sheet).toBeLessThanOrEqual(1);
+  }
+  const [passage, question] = [
+    await boxOf(page, '[data-sheet=passage]'),
+    await boxOf(page, '[data-sheet=question]'),
+  ];
+  expect(question.y).toBeGreaterThanOrEqual(passage.y + passage.height);
+  await expect(page.getByRole('button', { name: 'Next' })).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Question trail' })).toBeHidden();
+});

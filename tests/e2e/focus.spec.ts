@@ -13,14 +13,23 @@ const nameOf = (control: Locator) =>
     (one) =>
       `${one.getAttribute('aria-label') ?? one.getAttribute('title') ?? one.textContent} <${one.tagName.toLowerCase()} ${one.getAttribute('type') ?? ''}>`,
   );
-/** Whether something has the focus, once what the press set going has come to rest. */
-async function held(page: Page): Promise<boolean> {
-  const lost = () => document.activeElement === null || document.activeElement === document.body;
-  return page.waitForFunction(`!(${lost.toString()})()`, undefined, { timeout: 5_000 }).then(
-    () => true,
-    () => false,
-  );
-}
+/**
+ * Whether something has the focus, once what the press set going has come to rest. Asked again and again from here: a page that has
+ * nothing to draw may not come to its next frame for long.
+ */
+const held = (page: Page): Promise<boolean> =>
+  expect
+    .poll(
+      () => page.evaluate(() => document.activeElement !== null && document.activeElement !== document.body),
+      {
+        timeout: 5_000,
+      },
+    )
+    .toBe(true)
+    .then(
+      () => true,
+      () => false,
+    );
 /** The control is focused and pressed as its kind is pressed by keys; false when it takes no focus. */
 async function press(page: Page, control: Locator): Promise<boolean> {
   const way = await control.evaluate((one: HTMLElement) => {

@@ -10,7 +10,7 @@ const hasMaths = (content: Content): boolean => {
 /** Fetches the fonts that these contents are written in. */
 export async function preloadFonts(contents: readonly Content[]): Promise<void> {
   await Promise.all([
-    loadFaces(/Atkinson/),
+    loadFaces(/Atkinson|Plain Zero/),
     ...(contents.some(hasMaths) ? [loadFaces(/Noto Sans Math/)] : []),
   ]);
 }

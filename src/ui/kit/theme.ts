@@ -1,7 +1,7 @@
 import type { ThemeConfig } from 'antd';
 import { SCHEMES, type SchemeId } from '@/core/view/schemes';
 
-const FONT = "'Atkinson Hyperlegible Next', sans-serif";
+const FONT = 'var(--font)';
 
 /** Ant Design's theme from the same palette as our own CSS. Sizes are multiplied, since Ant counts in pixels. */
 export function themeFor(schemeId: SchemeId, magnification: number): ThemeConfig {

@@ -3,7 +3,7 @@
 import 'mathlive/fonts.css';
 import 'mathlive/static.css';
 import { convertLatexToMarkup, MathfieldElement } from 'mathlive';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { saidMaths } from '@/core/interactions/saidMaths';
 import { useSaid } from '../useSaid';
@@ -16,6 +16,9 @@ import { Press } from '../../kit/Button';
 MathfieldElement.fontsDirectory = null;
 MathfieldElement.soundsDirectory = null;
 
+/** A key of the keypad, pressed by hand or by keys. */
+export type PressKey = (key: Key, byHand: boolean) => void;
+
 interface Props {
   readonly model: EquationModel;
   readonly latex: string;
@@ -24,6 +27,8 @@ interface Props {
   /** Enter: the next line, where there are several. */
   readonly onEnter?: () => void;
   readonly focusAtStart?: boolean;
+  /** Where the keypad stands elsewhere: this editor's way to take its keys. Else it has a keypad of its own below. */
+  readonly keysRef?: RefObject<PressKey | null>;
   readonly readOnly?: boolean;
 }
 
@@ -39,6 +44,7 @@ export function MathEditor({
   onLatex,
   onEnter,
   focusAtStart = false,
+  keysRef,
   readOnly = false,
 }: Props) {
   const hostRef = useRef<HTMLDivElement>(null);
@@ -141,7 +147,7 @@ export function MathEditor({
     givenRef.current = field.getValue('latex');
   }, [latex]);
 
-  const press = (key: Key, byHand: boolean) => {
+  const press: PressKey = (key, byHand) => {
     const field = fieldRef.current;
     if (!field) return;
     if (key.insert !== undefined)
@@ -157,6 +163,14 @@ export function MathEditor({
     onLatexRef.current(field.getValue('latex'));
   };
 
+  useEffect(() => {
+    if (!keysRef) return undefined;
+    keysRef.current = press;
+    return () => {
+      keysRef.current = null;
+    };
+  });
+
   return (
     <>
       <div className={styles.line}>
@@ -164,7 +178,7 @@ export function MathEditor({
         <div ref={hostRef} className={styles.host} />
         <Beside latex={model.suffix} />
       </div>
-      {!readOnly && <Keypad model={model} onPress={press} />}
+      {!readOnly && !keysRef && <Keypad model={model} onPress={press} />}
     </>
   );
 }
@@ -176,7 +190,17 @@ export function Beside({ latex }: { latex: string }) {
   return <span className={styles.beside} dangerouslySetInnerHTML={{ __html: markup }} />;
 }
 
-function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key, byHand: boolean) => void }) {
+/** The keys that a question's maths is written with. */
+export function Keypad({
+  model,
+  onPress,
+  off = false,
+}: {
+  model: EquationModel;
+  onPress: PressKey;
+  /** Nothing takes its keys just now. */
+  off?: boolean;
+}) {
   const t = useTranslations('interactions.equation');
   const words = useTranslations('interactions.equation.keys');
   const groups = useMemo(() => [...keysFor(model), MOVES], [model]);
@@ -188,6 +212,7 @@ function Keypad({ model, onPress }: { model: EquationModel; onPress: (key: Key, 
             <Press
               key={key.face}
               className={styles.key}
+              disabled={off}
               aria-label={words(key.words as 'plus', { face: key.face })}
               title={words(key.words as 'plus', { face: key.face })}
               onMouseDown={(event) => event.preventDefault()}

@@ -35,6 +35,9 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
   // Blank lines at the end are no part of the answer; they are only here.
   const [blank, setBlank] = useState<WorkLine | null>(null);
   const [active, setActive] = useState(0);
+  /** A line was pressed to be changed: it takes the keys. */
+  const [asked, setAsked] = useState(false);
+  const keysRef = useRef<EditorModuleType.PressKey>(null);
   const lines = kept.length === 0 ? [blank ?? EMPTY] : blank ? [...kept, blank] : kept;
   const here = Math.min(active, lines.length - 1);
   // A key and Enter may come before the next drawing: moves go on from what was given last.
@@ -73,6 +76,7 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
           <li key={`${i}-${line.kind}`} className={styles.workLine} data-active={i === here || undefined}>
             {line.kind === 'words' ? (
               <Words
+                onEnterLine={() => setActive(i)}
                 text={line.text}
                 label={t('wordsLine', { line: i + 1 })}
                 readOnly={readOnly}
@@ -92,7 +96,8 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
                 model={model}
                 latex={line.text}
                 label={t('mathsLine', { line: i + 1 })}
-                focusAtStart={i > 0}
+                focusAtStart={asked || i > 0}
+                keysRef={keysRef}
                 onLatex={(text) => change(i, { kind: 'maths', text })}
                 onEnter={() => add('maths')}
               />
@@ -101,7 +106,10 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
                 className={styles.shown}
                 disabled={readOnly}
                 aria-label={t('editLine', { line: i + 1, words: say.phrases([saidMaths(line.text)]) })}
-                onClick={() => setActive(i)}
+                onClick={() => {
+                  setAsked(true);
+                  setActive(i);
+                }}
               >
                 <editor.Beside latex={line.text === '' ? '\\placeholder{}' : line.text} />
               </Press>
@@ -124,6 +132,15 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
           </Button>
         </div>
       )}
+      {editor && !typed && !readOnly && (
+        <div className={styles.docked}>
+          <editor.Keypad
+            model={model}
+            off={lines[here]?.kind === 'words'}
+            onPress={(key, byHand) => keysRef.current?.(key, byHand)}
+          />
+        </div>
+      )}
       {editor && latex !== '' && (
         <div className={styles.preview} role="group" aria-label={t('preview')}>
           <editor.Beside latex={latex} />
@@ -143,9 +160,11 @@ interface WordsProps {
   readonly focusAtStart: boolean;
   readonly onText: (text: string) => void;
   readonly onEnter: () => void;
+  /** The student is in this line now. */
+  readonly onEnterLine: () => void;
 }
 
-function Words({ text, label, readOnly, focusAtStart, onText, onEnter }: WordsProps) {
+function Words({ text, label, readOnly, focusAtStart, onText, onEnter, onEnterLine }: WordsProps) {
   const { draft, change, settle } = useTypedAnswer(text, onText, 300, keptWords);
   return (
     <input
@@ -157,6 +176,7 @@ function Words({ text, label, readOnly, focusAtStart, onText, onEnter }: WordsPr
       // eslint-disable-next-line jsx-a11y/no-autofocus -- the line was just asked for
       autoFocus={focusAtStart}
       onChange={(event) => change(event.target.value)}
+      onFocus={onEnterLine}
       onBlur={settle}
       onKeyDown={(event) => {
         if (event.key !== 'Enter') return;
