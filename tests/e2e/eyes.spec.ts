@@ -338,3 +338,24 @@ test('on paper the whole passage and the whole question stand, without what is o
   await expect(page.getByRole('button', { name: 'Next' })).toBeHidden();
   await expect(page.getByRole('navigation', { name: 'Question trail' })).toBeHidden();
 });
+
+test('mixed numbers under a number line do not lie on one another, nor on their own fraction', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  await goTo(page, numberOf('number-line-3'));
+  const over = await page.locator('[data-line] svg').evaluate((svg) => {
+    const boxes = [...svg.querySelectorAll('text')].map((one) => one.getBoundingClientRect());
+    return boxes.flatMap((a, i) =>
+      boxes.slice(i + 1).filter((b) => {
+        const across = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+        const down = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
+        // The boxes of letters are taller than what is drawn in them.
+        return across > 1 && down > a.height / 2;
+      }),
+    ).length;
+  });
+  expect(over).toBe(0);
+});

@@ -55,24 +55,32 @@ function Label({ text, x, y, scale }: { text: string; x: number; y: number; scal
     );
   const half = (Math.max(top.length, bottom.length) * 9.5 * scale) / 2;
   const before = `${sign}${whole}`;
+  // A mixed number stands under its tick as a whole: what is before the fraction moves it to the right.
+  const middle = x + (before.length * 9.5 * scale) / 2;
   return (
     <g>
       {before !== '' && (
         <text
-          x={x - half - 3 * scale}
+          x={middle - half - 3 * scale}
           y={y + 22 * scale}
           className={styles.label}
           fontSize={size}
-          textAnchor="end"
+          style={{ textAnchor: 'end' }}
         >
           {before}
         </text>
       )}
-      <text x={x} y={y + 12 * scale} className={styles.label} fontSize={size}>
+      <text x={middle} y={y + 12 * scale} className={styles.label} fontSize={size}>
         {top}
       </text>
-      <line className={styles.bar} x1={x - half} x2={x + half} y1={y + 17 * scale} y2={y + 17 * scale} />
-      <text x={x} y={y + 33 * scale} className={styles.label} fontSize={size}>
+      <line
+        className={styles.bar}
+        x1={middle - half}
+        x2={middle + half}
+        y1={y + 17 * scale}
+        y2={y + 17 * scale}
+      />
+      <text x={middle} y={y + 33 * scale} className={styles.label} fontSize={size}>
         {bottom}
       </text>
     </g>
