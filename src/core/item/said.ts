@@ -10,8 +10,9 @@ import { partsOf, type Answerable } from './progress';
 export interface SaidAnswer {
   /** Which kind of interaction it is. */
   readonly type: string;
-  /** Which of the question's places of that kind, from 1, and how many there are. */
+  /** Which of the question's places of that kind, from 1: what it is called on the screen. */
   readonly index: number;
+  /** How many of that kind there are in its part. */
   readonly total: number;
   /** Nothing where there is no answer yet. */
   readonly said: readonly Said[];
@@ -35,7 +36,7 @@ export function saidOfItem(
       return {
         type: one.type,
         index: alike.indexOf(one) + 1,
-        total: alike.length,
+        total: interactions.filter((other) => other.type === one.type).length,
         said: interactionOf(one.type)?.said(one, own(responses, one.responseIdentifier) ?? null) ?? [],
       };
     }),

@@ -62,6 +62,7 @@ test.each<[name: string, responses: Readonly<Record<string, RawResponse>>, words
   ],
   ['upload-2', { RESPONSE: 'data:text/plain;name=log.txt;base64,dGlkZQ==' }, 'file attached: log.txt'],
   ['media-1', { PLAYS: '2', RESPONSE: 'C' }, 'Part 1: played 2 times. Part 2: three'],
+  ['inline-choice-2', { R1: 'B', R2: 'A' }, 'menu 1: after; menu 2: can count them'],
   ['media-1', {}, 'Part 1: not played yet. Part 2: no answer yet'],
   ['end-attempt-1', { RESPONSE: 'B', HINT: 'true' }, '07:12'],
   ['equation-1', { RESPONSE: '\\frac{1}{6}' }, '1 over 6'],
@@ -114,4 +115,19 @@ test.each([
   ['\\frac{1}{\\placeholder{}}+', '1/…+'],
 ])('%s', (latex, words) => {
   expect(say.phrases([saidMaths(latex)])).toBe(words);
+});
+
+test('a part with one answer says it without a number', () => {
+  const text = `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="two" title="Two">
+    <qti-response-declaration identifier="A" cardinality="single" base-type="string"/>
+    <qti-response-declaration identifier="B" cardinality="single" base-type="string"/>
+    <qti-item-body><p>Part A: how long? <qti-text-entry-interaction response-identifier="A"/></p>
+    <p>Part B: how wide? <qti-text-entry-interaction response-identifier="B"/></p></qti-item-body></qti-assessment-item>`;
+  const two = readItem(parseXml(text), {
+    report: reporterFor('two', []),
+    asset: (href) => href,
+    stimulus: (_href, identifier) => identifier,
+  });
+  if (!two) throw new Error('no item');
+  expect(say.item(two, { A: '3', B: null })).toBe('Part A: “3”. Part B: no answer yet');
 });
