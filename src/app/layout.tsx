@@ -26,7 +26,7 @@ const SCHEME_CSS = [
   ),
   // Whoever asks their device for more contrast gets it in edges, lines and second voices too.
   `@media (prefers-contrast:more){html[data-scheme]{--edge:var(--ink);--line:var(--ink);--soft:var(--ink)}}`,
-  `html[data-pictures=inverted]{${declared(PICTURES.inverted)}}`,
+  `html[data-inverted]{${declared(PICTURES.inverted)}}`,
   `@media (forced-colors:active){html[data-scheme],html [data-scheme]{${cssVariables(FORCED)}}}`,
 ].join('');
 

@@ -1,3 +1,4 @@
+import { mathText } from './mathText';
 import type { InteractionModel } from './interaction';
 
 /**
@@ -69,13 +70,14 @@ export function interactionsOf(content: Content): InteractionModel[] {
   return found;
 }
 
-/** The words of a content tree, blanks folded; a picture is its alt text, maths its `alttext` where it has one. */
+/** The words of a content tree, blanks folded; a picture is its alt text, maths its `alttext` or else as it would be typed. */
 export function contentText(content: Content): string {
   const wordsOf = (node: ContentNode): string => {
     if (node.kind === 'text') return node.text;
     if (node.kind === 'element') {
       const instead = node.name === 'img' ? (node.attributes.alt ?? '') : node.attributes.alttext;
       if (instead !== undefined) return ` ${instead} `;
+      if (node.namespace === 'math') return mathText(node);
     }
     return 'children' in node ? node.children.map(wordsOf).join('') : '';
   };

@@ -4,7 +4,6 @@ import type { Hotspot } from './hotspots';
 import type { Offer } from './offer';
 import type { Picture } from './picture';
 import type { PicturePoint } from './pointing';
-import { placementOf } from './placing';
 import { joinedPairs } from './joining';
 import type { Said, SaidValue } from './types';
 
@@ -51,24 +50,19 @@ export function spotName(hotspots: readonly Hotspot[], identifier: string): Said
 export const saidInOrder = (names: readonly SaidValue[]): Said[] =>
   names.map((name, i) => ({ code: 'inOrder', values: { place: i + 1, name } }));
 
-/** Pieces with the places they are in, or with their partners. */
-export function saidPlaced(
+/**
+ * The pairs of an answer, in the order they were made: pieces with the places they are in, rows with their columns, partners.
+ * @param otherName names the second of a pair, where it is of another kind than the first
+ */
+export const saidPairs = (
   response: RawResponse,
-  pieceName: (identifier: string) => SaidValue | null,
-  placeName: (identifier: string) => SaidValue | null,
-  code: 'placed' | 'pair' = 'placed',
-): Said[] {
-  return placementOf(response).flatMap(({ piece, place }): Said[] => {
-    const [a, b] = [pieceName(piece), placeName(place)];
+  nameOf: (identifier: string) => SaidValue | null,
+  otherName = nameOf,
+  code: 'placed' | 'pair' = 'pair',
+): Said[] =>
+  joinedPairs(response).flatMap(([one, other]): Said[] => {
+    const [a, b] = [nameOf(one), otherName(other)];
     return a === null || b === null ? [] : [{ code, values: { a, b } }];
-  });
-}
-
-/** Pairs, in the order they were made. */
-export const saidPairs = (response: RawResponse, nameOf: (identifier: string) => SaidValue | null): Said[] =>
-  joinedPairs(response).flatMap(([a, b]): Said[] => {
-    const [one, other] = [nameOf(a), nameOf(b)];
-    return one === null || other === null ? [] : [{ code: 'pair', values: { a: one, b: other } }];
   });
 
 const third = (share: number): 'first' | 'middle' | 'last' =>

@@ -1,6 +1,5 @@
-import { readMath, type MathNode } from '../math';
+import { numberText, readMath, type MathNode } from '../math';
 import { ungroup } from '../math/node';
-import { toNumber } from '../math/rational';
 import type { Said, SaidValue } from './types';
 
 const isSmall = (node: MathNode): boolean => ['num', 'var', 'const', 'infinity'].includes(node.t);
@@ -31,11 +30,7 @@ const of = (code: string, values: Readonly<Record<string, SaidValue>> = {}): Sai
 function say(node: MathNode): Said {
   switch (node.t) {
     case 'num':
-      return text(
-        node.written === 'integer' || node.value.d === 1n
-          ? String(node.value.n)
-          : String(toNumber(node.value)),
-      );
+      return text(numberText(node.value));
     case 'var':
       return text(node.name);
     case 'const':
@@ -103,7 +98,7 @@ const RELATION = {
   '!=': 'not',
 } as const;
 
-/** LaTeX that is no whole expression yet, without its commands: `3 + empty box`. */
+/** LaTeX that is no whole expression yet, without its commands: `3+…`. */
 function loosely(latex: string): Said {
   const plain = latex
     .replace(/\\(?:cdot|times)(?![a-zA-Z])/g, '×')

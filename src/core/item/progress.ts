@@ -43,6 +43,16 @@ export const givenResponses = ({ body, responses }: Answerable): readonly string
   return responses.map((one) => one.identifier).filter((one) => !happened.includes(one));
 };
 
+/** Whether a student has given any answer to a question, however little. */
+export const isAnswered = (item: Answerable, responses: Readonly<Record<string, RawResponse>>): boolean =>
+  givenResponses(item).some((identifier) => (own(responses, identifier) ?? null) !== null);
+
+/** Only the parts that are not done, where what is missing is what counts. */
+export const unfinishedParts = (progress: ItemProgress): ItemProgress => ({
+  ...progress,
+  parts: progress.parts.filter((part) => part.state !== 'complete'),
+});
+
 const PART_HEADING = /^\s*Part\s+([A-Z]|\d{1,2})(?![\w])/i;
 /** A line or a prompt that names a part must do no more: "Part 2 of the way …" is a sentence. */
 const PART_LINE = /^\s*Part\s+([A-Z]|\d{1,2})\s*(?:$|[:.)\u2013\u2014-])/i;

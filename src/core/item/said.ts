@@ -4,6 +4,7 @@ import type { Said } from '../interactions/types';
 import { contentText, interactionsOf, walkContent } from '../content/content';
 import { FEEDBACK_CLASS, type DeliveredItem } from './delivered';
 import type { RawResponse } from '../content/response';
+import { shortened } from '../content/words';
 import { partsOf, type Answerable } from './progress';
 
 /** What one answer place says. */
@@ -68,6 +69,5 @@ export function feedbackWords({ body, feedback }: Pick<DeliveredItem, 'body' | '
 /** What its answer places without a prompt are called: the words of the question, cut where they are long. */
 export function nameOfAnswers({ body }: Pick<Answerable, 'body'>): string | null {
   const words = contentText(body);
-  if (words === '') return null;
-  return words.length <= NAME ? words : `${words.slice(0, NAME).replace(/\s+\S*$/, '')} …`;
+  return words === '' ? null : shortened(words, NAME);
 }

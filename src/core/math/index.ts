@@ -2,4 +2,4 @@ export { equivalent, readMath, type EquivalenceOptions, type ReadMath } from './
 export { exactRational } from './exactRational';
 export { FORMS, type Form } from './form';
 export type { MathNode, RelationOp } from './node';
-export { toLatex, toTyped } from './print';
+export { numberText, toLatex, toTyped } from './print';

@@ -9,7 +9,8 @@ const RELATION: Readonly<Record<Style, Readonly<Record<RelationOp, string>>>> = 
   text: { '=': '=', '<': '<', '>': '>', '<=': '<=', '>=': '>=', '!=': '!=' },
 };
 
-function number(value: Rational): string {
+/** A number as it is written: a decimal where it is short, else a fraction. */
+export function numberText(value: Rational): string {
   if (value.d === 1n) return String(value.n);
   const decimal = String(toNumber(value));
   return /e/.test(decimal) ? `${value.n}/${value.d}` : decimal;
@@ -45,7 +46,7 @@ function print(node: MathNode, style: Style): string {
   const braced = (inner: MathNode) => (latex ? `{${print(ungroup(inner), style)}}` : of(ungroup(inner), 5));
   switch (node.t) {
     case 'num':
-      return number(node.value);
+      return numberText(node.value);
     case 'var':
       return latex && node.name.length > 2 && !node.name.includes('_') ? `\\${node.name}` : node.name;
     case 'const':

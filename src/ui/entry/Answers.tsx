@@ -57,7 +57,6 @@ function Questions({
   const { layout } = useLayout(magnification);
   const t = useTranslations('answers');
   const score = useTranslations('score');
-  const say = useSaid();
   const [at, setAt] = useState(0);
   const question = questions[at];
   const passages = question?.item.stimuli ?? [];
@@ -121,9 +120,7 @@ function Questions({
               assetUrl={assetUrl}
               marks={question.marks}
             />
-            <p className={styles.soft}>
-              {t('inWords', { words: say.item(question.item, question.responses) })}
-            </p>
+            <InWords item={question.item} responses={question.responses} />
             {question.solution && (
               <details key={question.number} className={styles.solution} open>
                 <summary>{t('solution')}</summary>
@@ -133,9 +130,7 @@ function Questions({
                   responses={question.solution}
                   assetUrl={assetUrl}
                 />
-                <p className={styles.soft}>
-                  {t('inWords', { words: say.item(question.item, question.solution) })}
-                </p>
+                <InWords item={question.item} responses={question.solution} />
               </details>
             )}
           </section>
@@ -154,4 +149,11 @@ function Questions({
       </p>
     </>
   );
+}
+
+/** The same sentence that stood where the answers were looked over; nothing where there is no answer. */
+function InWords({ item, responses }: Pick<Question, 'item' | 'responses'>) {
+  const t = useTranslations('answers');
+  const words = useSaid().glance(item, responses);
+  return words === '' ? null : <p className={styles.soft}>{t('inWords', { words })}</p>;
 }

@@ -38,7 +38,7 @@ test.each<[name: string, responses: Readonly<Record<string, RawResponse>>, words
   ['inline-choice-2', { R2: 'A' }, 'menu 1: no answer yet; menu 2: can count them'],
   ['text-entry-1', { RESPONSE: '37.5' }, '“37.5”'],
   ['extended-text-1', { RESPONSE: '<p><strong>Storm</strong> at nine.</p>' }, '“Storm at nine.”'],
-  ['gap-match-1', { RESPONSE: ['K G1', 'R G3'] }, 'kelp in gap 1; rock in gap 3'],
+  ['gap-match-1', { RESPONSE: ['K G1', 'R G3'] }, 'kelp in box 1; rock in box 3'],
   ['match-1', { RESPONSE: ['A X', 'C Y'] }, 'lamp with Gannet Rock; school with Low Island'],
   ['match-2', { RESPONSE: ['B F'] }, '0.25 is more than 0.3 with Not true'],
   ['order-3', { RESPONSE: ['C', 'A'] }, '1: read the warning aloud; 2: tie the boats twice'],
@@ -92,7 +92,7 @@ test.each<[name: string, responses: Readonly<Record<string, RawResponse>>, words
   ],
   ['partition-1', { RESPONSE: ['true', 'true', 'true', 'false'] }, '3 of 4 parts shaded'],
   ['tally-plot-1', { RESPONSE: ['2', '0', '3', '1'] }, 'Mon: 2; Tue: 0; Wed: 3; Thu: 1'],
-  ['cell-grid-2', { RESPONSE: ['r1c1', 'r1c2', 'r1c4', 'r3c2'] }, 'row 1: columns 1–2, 4; row 3: columns 2'],
+  ['cell-grid-2', { RESPONSE: ['r1c1', 'r1c2', 'r1c4', 'r3c2'] }, 'row 1: columns 1–2, 4; row 3: column 2'],
 ])('%s %#', (name, responses, words) => {
   expect(say.item(item(name), responses)).toBe(words);
 });
@@ -112,6 +112,8 @@ test.each([
   ['\\left(x+1\\right)^3', 'bracket x plus 1 close bracket cubed'],
   ['12:4', '12 divided by 4'],
   ['1.50', '1.5'],
+  ['3.1415927', '3.1415927'],
+  ['\\sin\\left(30\\right)', 'sine of 30'],
   ['\\frac{1}{\\placeholder{}}+', '1/…+'],
 ])('%s', (latex, words) => {
   expect(say.phrases([saidMaths(latex)])).toBe(words);

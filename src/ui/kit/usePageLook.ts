@@ -9,8 +9,7 @@ export function usePageLook(scheme: SchemeId, magnification: number, inverted = 
     const root = document.documentElement;
     root.dataset.scheme = scheme;
     root.style.setProperty('--magnification', String(magnification));
-    root.toggleAttribute('data-pictures', inverted);
-    if (inverted) root.dataset.pictures = 'inverted';
+    root.toggleAttribute('data-inverted', inverted);
     root.style.colorScheme = SCHEMES[scheme].dark ? 'dark' : 'light';
   }, [scheme, magnification, inverted]);
 }

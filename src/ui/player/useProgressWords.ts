@@ -9,9 +9,9 @@ export interface ProgressLine {
   readonly text: string;
 }
 
-/** Lines of progress as one sentence: "Part A: 1 of 2 chosen · Part B: done". */
-export const progressText = (lines: readonly ProgressLine[]): string =>
-  lines.map(({ label, text }) => [label, text].filter(Boolean).join(' ')).join(' · ');
+/** Lines of progress one after another: "Part A: 1 of 2 chosen · Part B: done". Aloud a full stop is heard between them. */
+export const progressText = (lines: readonly ProgressLine[], between = ' · '): string =>
+  lines.map(({ label, text }) => [label, text].filter(Boolean).join(' ')).join(between);
 
 /** Progress in words: "Part A: 1 of 2 chosen", "Part B: done". */
 export function useProgressWords(): (progress: ItemProgress) => ProgressLine[] {

@@ -3,7 +3,7 @@
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
 import { questionOrder } from '@/core/item/delivered';
-import { progressOfItem } from '@/core/item/progress';
+import { progressOfItem, unfinishedParts } from '@/core/item/progress';
 import { taskOf } from '@/core/item/said';
 import { own } from '@/core/own';
 import { usePlayer } from '../attempt/PlayerContext';
@@ -24,13 +24,13 @@ export function useReadBack(): (itemRef: string) => void {
     if (!item) return;
     const { responses } = itemOf(session.getState(), itemRef);
     const progress = progressOfItem(item, responses);
-    const lines = words(progress);
+    const missing = progressText(words(unfinishedParts(progress)), '. ');
     announce(
       [
         t('number', { number: questionOrder(test).indexOf(itemRef) + 1 }),
         taskOf(item),
         progress.parts.length > 0 ? t('yours', { words: say.item(item, responses) }) : '',
-        t('standing', { state: progress.state, words: progressText(lines) }),
+        t('standing', { state: progress.state, words: missing }),
       ]
         .filter((words) => words !== '')
         .join(' '),

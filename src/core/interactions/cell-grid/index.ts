@@ -1,5 +1,4 @@
-import type { Said } from '../types';
-import { defineKind, complete, empty, type InteractionBase } from '../types';
+import { defineKind, complete, empty, type InteractionBase, type Said } from '../types';
 import { responseTexts, type RawResponse } from '../../content/response';
 
 declare module '@/core/content/interaction' {
@@ -88,7 +87,9 @@ export const cellGrid = defineKind<CellGridModel>({
       const columns = Array.from({ length: model.columns }, (_, i) => i + 1).filter((column) =>
         on.has(cellName({ row, column })),
       );
-      return columns.length === 0 ? [] : [{ code: 'row', values: { row, columns: runs(columns) } }];
+      return columns.length === 0
+        ? []
+        : [{ code: 'row', values: { row, count: columns.length, columns: runs(columns) } }];
     });
   },
   fault(model, texts) {

@@ -2,7 +2,7 @@ import { defineKind, complete, empty, partial, type InteractionBase } from '../t
 import type { Content } from '../../content/content';
 import { type Offer, mapOffers } from '../offer';
 import { boardFault, placeable, piecesIn, placementOf, type Board } from '../placing';
-import { saidPlaced, wordsOf } from '../said';
+import { saidPairs, wordsOf } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -55,10 +55,11 @@ export const gapMatch = defineKind<GapMatchModel>({
     return filled < wanted ? partial('boxEmpty', { count: wanted - filled }) : complete;
   },
   said: (model, response) =>
-    saidPlaced(
+    saidPairs(
       response,
       (piece) => wordsOf(model.choices, piece),
       (gap) => ({ code: 'gap', values: { index: model.gaps.indexOf(gap) + 1, total: model.gaps.length } }),
+      'placed',
     ),
   fault: (model, texts) => boardFault(gapBoard(model), texts),
 });

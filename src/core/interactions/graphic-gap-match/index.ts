@@ -4,7 +4,7 @@ import type { Hotspot } from '../hotspots';
 import { type Offer, mapOffers } from '../offer';
 import { type Picture, mapPicture } from '../picture';
 import { boardFault, piecesIn, placeable, placementOf, type Board } from '../placing';
-import { saidPlaced, spotName, wordsOf } from '../said';
+import { saidPairs, spotName, wordsOf } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -61,10 +61,11 @@ export const graphicGapMatch = defineKind<GraphicGapMatchModel>({
     return filled < wanted ? partial('boxEmpty', { count: wanted - filled }) : complete;
   },
   said: (model, response) =>
-    saidPlaced(
+    saidPairs(
       response,
       (piece) => wordsOf(model.choices, piece),
       (place) => spotName(model.hotspots, place),
+      'placed',
     ),
   fault: (model, texts) => boardFault(pictureBoard(model), texts),
 });

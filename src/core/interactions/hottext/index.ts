@@ -1,10 +1,8 @@
 import { choiceFault } from '../faults';
-import type { Said } from '../types';
-import { defineKind, type InteractionBase } from '../types';
-import type { Content } from '../../content/content';
+import { defineKind, type InteractionBase, type Said } from '../types';
+import { contentText, walkContent, type Content } from '../../content/content';
 import { responseTexts } from '../../content/response';
 import { countProgress, type Counts } from '../counts';
-import { contentText, walkContent } from '../../content/content';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {

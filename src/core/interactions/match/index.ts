@@ -4,7 +4,7 @@ import type { Content } from '../../content/content';
 import { responseTexts, type RawResponse } from '../../content/response';
 import { type Offer, mapOffers } from '../offer';
 import type { Board } from '../placing';
-import { saidPlaced, wordsOf } from '../said';
+import { saidPairs, wordsOf } from '../said';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -122,11 +122,10 @@ export const match = defineKind<MatchModel>({
     return done < wanted ? partial('rowsEmpty', { count: wanted - done }) : complete;
   },
   said: (model, response) =>
-    saidPlaced(
+    saidPairs(
       response,
       (row) => wordsOf(model.rows, row),
       (column) => wordsOf(model.columns, column),
-      'pair',
     ),
   fault: (model, texts) =>
     pairFault(

@@ -7,7 +7,7 @@ import { countProgress, type Counts } from '../counts';
 import { exactOf, floatText } from '../quantity';
 import { finishedOnly, splitBegun } from '../begun';
 import { saidSpan, spansOf, startOf } from './spans';
-import { scaleOf, stepFrom, ticksOf, type Scale, labelOf } from './ticks';
+import { labelOf, scaleOf, stepFrom, ticksOf, type Scale } from './ticks';
 
 declare module '@/core/content/interaction' {
   interface InteractionModels {
@@ -118,7 +118,7 @@ export const numberLine = defineKind<NumberLineModel>({
     const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
     const words = (value: Rational) => labelOf(value, style);
     if (model.mode === 'points')
-      return pointsOn(model, response).map((value) => ({ code: 'value', values: { value: words(value) } }));
+      return pointsOn(model, response).map((value) => ({ code: 'text', values: { text: words(value) } }));
     const start = startOf(response);
     return [
       ...spansOf(response).map((span) => saidSpan(span, words)),

@@ -1,5 +1,4 @@
-import type { Said } from '../types';
-import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
+import { defineKind, complete, empty, partial, type InteractionBase, type Said } from '../types';
 import { responseTexts } from '../../content/response';
 import { readFile } from '../file';
 import { isWhatItSays } from './bytes';

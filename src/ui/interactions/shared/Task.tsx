@@ -21,6 +21,7 @@ interface Props {
 /** One answer place with the task as its name: what every block interaction stands in. */
 export function Task({ model, slots, className, onEscape, unit = true, ref, children }: Props) {
   const id = useId();
+  const name = useTaskName(model, id);
   const keys = (event: KeyboardEvent) => {
     if (event.key !== 'Escape' || !onEscape?.()) return;
     event.stopPropagation();
@@ -32,7 +33,7 @@ export function Task({ model, slots, className, onEscape, unit = true, ref, chil
       ref={ref}
       className={className}
       role="group"
-      {...useTaskName(model, id)}
+      {...name}
       data-unit={unit ? 'box' : undefined}
       data-unit-key={unit ? model.responseIdentifier : undefined}
       onKeyDown={keys}

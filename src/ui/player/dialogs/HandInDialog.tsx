@@ -3,18 +3,12 @@
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
-import type { ItemProgress } from '@/core/item/progress';
+import { unfinishedParts } from '@/core/item/progress';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { progressText, useProgressWords } from '../useProgressWords';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
 import { Press } from '../../kit/Button';
-
-/** Only the parts that are not done: what is missing is what counts here. */
-const unfinishedParts = (progress: ItemProgress): ItemProgress => ({
-  ...progress,
-  parts: progress.parts.filter((part) => part.state !== 'complete'),
-});
 
 interface Props {
   readonly open: boolean;

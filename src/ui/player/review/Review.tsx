@@ -4,7 +4,6 @@ import { ArrowLeft, Flag, Send } from 'lucide-react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
-import { givenResponses } from '@/core/item/progress';
 import { own } from '@/core/own';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { HandInDialog } from '../dialogs/HandInDialog';
@@ -111,11 +110,6 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
   );
 }
 
-/** Letters of an answer that a line of the list has room for. */
-const GLANCE = 160;
-const shortened = (words: string): string =>
-  words.length <= GLANCE ? words : `${words.slice(0, GLANCE).replace(/\s+\S*$/, '')} …`;
-
 function Row({ question, here, onGo }: { question: QuestionOverview; here: boolean; onGo: () => void }) {
   const t = useTranslations('trail');
   const words = useProgressWords();
@@ -124,8 +118,7 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
   const say = useSaid();
   const responses = useAttempt((state) => itemOf(state, question.ref).responses);
   const item = own(test.items, question.ref);
-  const answered = item && givenResponses(item).some((one) => (responses[one] ?? null) !== null);
-  const answer = item && answered ? shortened(say.item(item, responses)) : '';
+  const answer = item ? say.glance(item, responses) : '';
   const missing = standing === 'done' || standing === 'not-opened' ? [] : words(progress);
   return (
     <Press

@@ -8,7 +8,7 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { useTold } from '../../kit/speech';
-import { useProgressWords } from '../useProgressWords';
+import { progressText, useProgressWords } from '../useProgressWords';
 import styles from './sheets.module.css';
 import type { Checking } from './useChecking';
 import { Button } from '../../kit/Button';
@@ -28,13 +28,7 @@ export function QuestionFooter({ item, checking, onStep, onReview, fromReview }:
   const responses = useAttempt((state) => itemOf(state, item.ref).responses);
   const words = useProgressWords();
   const lines = words(progressOfItem(item, responses));
-  useTold(
-    announce,
-    lines
-      .map(({ label, text }) => (label === null ? text : `${label} ${text}`))
-      .concat(checking.words ?? [])
-      .join('. '),
-  );
+  useTold(announce, [progressText(lines, '. '), checking.words].filter(Boolean).join('. '));
   const first = neighbour(test, item.ref, -1) === null;
   const last = neighbour(test, item.ref, 1) === null;
   return (

@@ -6,7 +6,7 @@ import { useTranslations } from 'use-intl';
 import { itemOf, type Responses } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
-import { givenResponses } from '@/core/item/progress';
+import { givenResponses, isAnswered } from '@/core/item/progress';
 import { CheckDialog } from '../dialogs/CheckDialog';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';
@@ -163,7 +163,7 @@ function Steps({ item }: { item: DeliveredItem }) {
   const own = useAttempt((state) => itemOf(state, item.ref));
   const [asking, setAsking] = useState(false);
   const given = useMemo(() => givenResponses(item), [item]);
-  const answered = given.some((identifier) => (own.responses[identifier] ?? null) !== null);
+  const answered = isAnswered(item, own.responses);
   const everything = (from: Responses): Responses =>
     Object.fromEntries(given.map((identifier) => [identifier, from[identifier] ?? null]));
   const go = (how: 'undo' | 'redo' | 'start-over', to: Responses) => {
