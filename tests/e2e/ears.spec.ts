@@ -1,13 +1,8 @@
 import type { Page } from '@playwright/test';
 import { choice, tabTo } from './answers';
 import { EVERY_KIND, expect, goTo, ready, saved, startTest, test, type App } from './app';
-import { numberOf } from './kinds';
+import { numberOf, openKind } from './kinds';
 
-async function open(page: Page, app: App, item: string): Promise<void> {
-  await startTest(page, app, 'wren', EVERY_KIND);
-  await ready(page);
-  await goTo(page, numberOf(item));
-}
 const main = (page: Page) => page.locator('main');
 /** Everything said to a screen reader lately, oldest first. */
 const said = (page: Page) => page.locator('[data-announcer] p');
@@ -17,7 +12,7 @@ test('typed maths is said once, when it has come to rest; the box says what it h
   page,
   app,
 }) => {
-  await open(page, app, 'equation-2');
+  await openKind(page, app, 'equation-2');
   await page.locator('math-field').click();
   await page.keyboard.type('y=3x+2', { delay: 40 });
   await expect(said(page)).toHaveText(['y equals 3 x plus 2', 'done']);
@@ -27,7 +22,7 @@ test('typed maths is said once, when it has come to rest; the box says what it h
 });
 
 test('a key of the keypad pressed by keys keeps the focus', async ({ page, app }) => {
-  await open(page, app, 'equation-2');
+  await openKind(page, app, 'equation-2');
   const seven = main(page).getByRole('button', { name: '7', exact: true });
   await tabTo(page, seven, 60);
   await page.keyboard.press('Enter');
@@ -37,7 +32,7 @@ test('a key of the keypad pressed by keys keeps the focus', async ({ page, app }
 });
 
 test('typing maths as text is remembered through the test and over a reload', async ({ page, app }) => {
-  await open(page, app, 'equation-1');
+  await openKind(page, app, 'equation-1');
   await main(page).getByRole('button', { name: 'Type it as text instead' }).click();
   await goTo(page, numberOf('equation-2'));
   const box = main(page).getByRole('textbox', { name: 'Your answer, typed' });
@@ -49,7 +44,7 @@ test('typing maths as text is remembered through the test and over a reload', as
 });
 
 test('one key says the task, the answer and what is missing; the flag is said', async ({ page, app }) => {
-  await open(page, app, 'number-line-1');
+  await openKind(page, app, 'number-line-1');
   await page.keyboard.press('Alt+l');
   await page.keyboard.press('Alt+a');
   await expect(said(page).first()).toHaveText('Flagged.');
@@ -63,7 +58,7 @@ test('what a check has to say is said; saving is spoken of only when it fails an
   app,
   context,
 }) => {
-  await open(page, app, 'end-attempt-1');
+  await openKind(page, app, 'end-attempt-1');
   await choice(page, /06:12/).click();
   await page.getByRole('button', { name: 'Check my answer' }).click();
   await expect(said(page).filter({ hasText: 'Not yet. Look again and try once more.' })).toHaveCount(1);
@@ -100,7 +95,7 @@ test('the divider between passage and question can be pressed, by hand and by ke
 });
 
 test('marks of a drawing are listed in words and can be erased there', async ({ page, app }) => {
-  await open(page, app, 'drawing-1');
+  await openKind(page, app, 'drawing-1');
   const sheet = page.locator('[data-sketch]');
   await sheet.focus();
   for (const key of ['Enter', 'ArrowRight', 'ArrowRight', 'Enter']) await page.keyboard.press(key);
@@ -113,7 +108,7 @@ test('marks of a drawing are listed in words and can be erased there', async ({ 
 });
 
 test('Enter in a line of work goes on in the next, and no key is lost', async ({ page, app }) => {
-  await open(page, app, 'equation-3');
+  await openKind(page, app, 'equation-3');
   await page.locator('math-field').click();
   await page.keyboard.type('3x+2=11');
   await page.keyboard.press('Enter');
@@ -130,7 +125,7 @@ test('the keypad of all lines of work has one place, and a line pressed to be ch
   page,
   app,
 }) => {
-  await open(page, app, 'equation-3');
+  await openKind(page, app, 'equation-3');
   const keypad = main(page).getByRole('group', { name: 'Keypad' });
   const place = async () => (await keypad.boundingBox())?.y;
   await page.locator('math-field').click();

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expectAccessible, expectLegibleInEveryScheme } from './axe';
 import { EVERY_KIND, expect, goTo, ready, saved, startTest, test } from './app';
-import { numberOf } from './kinds';
+import { numberOf, openKind } from './kinds';
 
 const boxOf = async (page: Page, selector: string) => {
   const box = await page.locator(selector).first().boundingBox();
@@ -143,9 +143,7 @@ test('what decides an answer stands beside the graph, above the fold; fractions 
   app,
 }) => {
   await page.setViewportSize({ width: 1280, height: 800 });
-  await startTest(page, app, 'wren', EVERY_KIND);
-  await ready(page);
-  await goTo(page, numberOf('coordinate-plane-2'));
+  await openKind(page, app, 'coordinate-plane-2');
   const field = page.locator('main').getByLabel('Type a point');
   for (const point of ['0, 0', '4, 0', '4, 3']) {
     await field.fill(point);
@@ -285,9 +283,7 @@ test('pictures are toned in dark schemes and can be turned around; light ones sh
   page,
   app,
 }) => {
-  await startTest(page, app, 'wren', EVERY_KIND);
-  await ready(page);
-  await goTo(page, numberOf('hotspot-1'));
+  await openKind(page, app, 'hotspot-1');
   const filter = () => page.locator('[data-stage] img').evaluate((one) => getComputedStyle(one).filter);
   expect(await filter()).toBe('none');
   await page.getByRole('button', { name: 'Colors' }).click();
@@ -343,9 +339,7 @@ test('mixed numbers under a number line do not lie on one another, nor on their 
   page,
   app,
 }) => {
-  await startTest(page, app, 'wren', EVERY_KIND);
-  await ready(page);
-  await goTo(page, numberOf('number-line-3'));
+  await openKind(page, app, 'number-line-3');
   const over = await page.locator('[data-line] svg').evaluate((svg) => {
     const boxes = [...svg.querySelectorAll('text')].map((one) => one.getBoundingClientRect());
     return boxes.flatMap((a, i) =>

@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
 import { status } from './answers';
 import { EVERY_KIND, expect, goTo, ready, saved, startTest, test, type App } from './app';
-import { numberOf } from './kinds';
+import { numberOf, openKind } from './kinds';
 
 /** What the server keeps of wren's answer to an item. */
 const kept = (app: App, item: string, response = 'RESPONSE'): unknown => {
@@ -12,11 +12,6 @@ const kept = (app: App, item: string, response = 'RESPONSE'): unknown => {
   );
   return row ? (JSON.parse(row.value) as unknown) : null;
 };
-async function open(page: Page, app: App, item: string): Promise<void> {
-  await startTest(page, app, 'wren', EVERY_KIND);
-  await ready(page);
-  await goTo(page, numberOf(item));
-}
 const main = (page: Page) => page.locator('main');
 const button = (page: Page, name: string | RegExp): Locator =>
   main(page).getByRole('button', { name, exact: typeof name === 'string' });
@@ -39,7 +34,7 @@ async function dragBy(page: Page, target: Locator, dx: number, dy: number): Prom
 
 test.describe('one movement is one step of undo', () => {
   test('a slider dragged', async ({ page, app }) => {
-    await open(page, app, 'slider-1');
+    await openKind(page, app, 'slider-1');
     const slider = main(page).getByRole('slider');
     const box = await boxOf(slider);
     await dragBy(page, slider, box.width / 3, 0);
@@ -49,7 +44,7 @@ test.describe('one movement is one step of undo', () => {
     await isOff(undo(page));
   });
   test('a point of a number line dragged, and a key held down', async ({ page, app }) => {
-    await open(page, app, 'number-line-1');
+    await openKind(page, app, 'number-line-1');
     await main(page).getByLabel('Type a value').fill('-1.5');
     await page.keyboard.press('Enter');
     const handle = main(page).getByRole('slider').first();
@@ -65,7 +60,7 @@ test.describe('one movement is one step of undo', () => {
     await expect(handle).toHaveAttribute('aria-valuetext', '−1.5');
   });
   test('cells swept; writing a word at a time', async ({ page, app }) => {
-    await open(page, app, 'cell-grid-2');
+    await openKind(page, app, 'cell-grid-2');
     const [from, to] = [
       await boxOf(page.locator('[data-cell=r1c1]')),
       await boxOf(page.locator('[data-cell=r2c3]')),
@@ -91,7 +86,7 @@ test.describe('one movement is one step of undo', () => {
 
 test.describe('what is begun is kept', () => {
   test('corners of an open shape, over a reload, and undone one by one', async ({ page, app }) => {
-    await open(page, app, 'coordinate-plane-2');
+    await openKind(page, app, 'coordinate-plane-2');
     const field = main(page).getByLabel('Type a point');
     for (const point of ['0, 0', '4, 0', '4, 3']) {
       await field.fill(point);
@@ -112,7 +107,7 @@ test.describe('what is begun is kept', () => {
     await expect.poll(() => kept(app, 'coordinate-plane-2')).toEqual(['POLYGON(0 0,4 0,4 3)']);
   });
   test('the start of an interval, and an arrow of the line pressed after it', async ({ page, app }) => {
-    await open(page, app, 'number-line-2');
+    await openKind(page, app, 'number-line-2');
     const line = page.locator('[data-line]');
     const box = await boxOf(line);
     await page.mouse.dblclick(box.x + 34 + 0.25 * (box.width - 68), box.y + 52);
@@ -130,7 +125,7 @@ test.describe('what is begun is kept', () => {
 });
 
 test('a double click is one press: words, places, cells, boxes', async ({ page, app }) => {
-  await open(page, app, 'hottext-1');
+  await openKind(page, app, 'hottext-1');
   const word = main(page).locator('button[aria-pressed]').first();
   await word.dblclick();
   await expect(word).toHaveAttribute('aria-pressed', 'true');
@@ -151,7 +146,7 @@ test.describe('typed maths', () => {
     page,
     app,
   }) => {
-    await open(page, app, 'equation-1');
+    await openKind(page, app, 'equation-1');
     await page.locator('math-field').click();
     await page.keyboard.press('1');
     await expect(status(page)).toHaveText(/done$/);
@@ -161,7 +156,7 @@ test.describe('typed maths', () => {
     await expect.poll(() => value(app)).toMatch(ONE_AND_A_HALF);
   });
   test('typed as text, with a pause after the blank, and shown back structured', async ({ page, app }) => {
-    await open(page, app, 'equation-1');
+    await openKind(page, app, 'equation-1');
     await button(page, 'Type it as text instead').click();
     const field = main(page).getByRole('textbox').last();
     await field.pressSequentially('2 ');
@@ -204,7 +199,7 @@ test.describe('a finger that scrolls answers nothing', () => {
     ['number-line-2', '[data-line]'],
   ] as const)
     test(`over ${item}`, async ({ page, app }) => {
-      await open(page, app, item);
+      await openKind(page, app, item);
       const before = await status(page).textContent();
       const scroller = page.locator('[data-sheet=question]');
       await scrollFrom(page, page.locator(target).first());
@@ -221,7 +216,7 @@ test.describe('a finger that scrolls answers nothing', () => {
 test.describe('a finger drags what it takes hold of', () => {
   test.use({ hasTouch: true, viewport: { width: 800, height: 700 } });
   test('the top of a bar; beside it the page scrolls', async ({ page, app }) => {
-    await open(page, app, 'tally-plot-2');
+    await openKind(page, app, 'tally-plot-2');
     const bar = page.locator('[data-category="0"]');
     const grip = bar.locator('[data-grip]');
     await bar.scrollIntoViewIfNeeded();
@@ -242,7 +237,7 @@ test.describe('a finger drags what it takes hold of', () => {
 });
 
 test('Tab leaves a list that is being written; Ctrl and a bracket go in and out', async ({ page, app }) => {
-  await open(page, app, 'extended-text-1');
+  await openKind(page, app, 'extended-text-1');
   const box = main(page).getByRole('textbox');
   await box.click();
   await button(page, 'List').click();
@@ -264,7 +259,7 @@ test('sound left in the middle pauses, can be played again, and loses no play; i
   page,
   app,
 }) => {
-  await open(page, app, 'media-1');
+  await openKind(page, app, 'media-1');
   await expect(page).toHaveTitle(`Question ${numberOf('media-1')} of 57 · Every kind of question`);
   await main(page).getByText('Read what is heard').click();
   await expect(main(page).getByText('[a long blast of the fog signal]')).toBeVisible();

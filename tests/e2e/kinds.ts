@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { choice, drag, tabTo } from './answers';
+import { EVERY_KIND, goTo, ready, startTest, type App } from './app';
 
 /** The questions of the demo test "Every kind of question", in order. */
 const ORDER = [
@@ -10,6 +11,13 @@ const ORDER = [
 ].map((found) => found[1] ?? '');
 /** Which question an item is, from 1. */
 export const numberOf = (item: string): number => ORDER.indexOf(item) + 1;
+
+/** `wren` is at a question of "Every kind of question", and it stands. */
+export async function openKind(page: Page, app: App, item: string): Promise<void> {
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  await goTo(page, numberOf(item));
+}
 
 /** One kind of question: how it is answered by pointer and by keys alone, and the answer that is kept. */
 export interface Kind {

@@ -32,19 +32,23 @@ async function select(page: Page, selector: string, words: string): Promise<void
   );
 }
 
+/** Selects words of a sheet with the mouse and marks them. */
+async function highlight(page: Page, sheet: string, words: string, colour: string): Promise<void> {
+  await select(page, `[data-sheet=${sheet}]`, words);
+  await page.getByRole('button', { name: colour }).click();
+}
+
 test('highlighter: passage and question, three colours, part taken away, all taken away, kept', async ({
   page,
   app,
 }) => {
   await startTest(page, app);
-  await select(page, '[data-sheet=passage]', 'more mailbags than people');
-  await page.getByRole('button', { name: 'Marigold' }).click();
+  await highlight(page, 'passage', 'more mailbags than people', 'Marigold');
   expect(await painted(page, 'marigold')).toEqual(['more mailbags than people']);
   await select(page, '[data-sheet=passage]', 'mailbags');
   await page.getByRole('button', { name: 'Take away' }).click();
   expect(await painted(page, 'marigold')).toEqual(['more ', ' than people']);
-  await select(page, '[data-sheet=question]', 'steer the ferry');
-  await page.getByRole('button', { name: 'Heather' }).click();
+  await highlight(page, 'question', 'steer the ferry', 'Heather');
   expect(await painted(page, 'heather')).toEqual(['steer the ferry']);
   await expect(page.getByRole('radio', { name: /steer the ferry/ })).not.toBeChecked();
   await saved(page);
@@ -121,8 +125,7 @@ test('highlights stay on their words at 200 %, in a narrow window, and with the 
   app,
 }) => {
   await startTest(page, app);
-  await select(page, '[data-sheet=passage]', 'more mailbags than people');
-  await page.getByRole('button', { name: 'Marigold' }).click();
+  await highlight(page, 'passage', 'more mailbags than people', 'Marigold');
   const words = ['more mailbags than people'];
   expect(await painted(page, 'marigold')).toEqual(words);
   await page.getByRole('button', { name: 'Show the passage alone' }).click();

@@ -3,7 +3,7 @@ import { unitAt, unitBeside, unitsOf } from './units';
 const TEXT = 'Tide. The boat, “Gull”, left at 6.30.Low Island3.5';
 const BLOCKS = [0, TEXT.indexOf('Low'), TEXT.indexOf('3.5')];
 const words = (unit: 'word' | 'sentence' | 'paragraph') =>
-  unitsOf(TEXT, BLOCKS, unit).map(({ start, end }) => TEXT.slice(start, end));
+  unitsOf(TEXT, BLOCKS, unit, 'en').map(({ start, end }) => TEXT.slice(start, end));
 
 test('words without their commas and quotes, never over the end of a paragraph', () => {
   expect(words('word')).toEqual([
@@ -26,7 +26,7 @@ test('paragraphs', () => {
   expect(words('paragraph')).toEqual(['Tide. The boat, “Gull”, left at 6.30.', 'Low Island', '3.5']);
 });
 test('from a place on, and from one to the next', () => {
-  const list = unitsOf(TEXT, BLOCKS, 'word');
+  const list = unitsOf(TEXT, BLOCKS, 'word', 'en');
   const text = (one: { start: number; end: number } | null) => one && TEXT.slice(one.start, one.end);
   const boat = unitAt(list, TEXT.indexOf('oat'));
   expect(text(boat)).toBe('boat');

@@ -4,11 +4,10 @@ export interface Stretch {
   readonly end: number;
 }
 /** What keys go by when words are picked. */
-export const UNITS = ['word', 'sentence', 'paragraph'] as const;
-export type TextUnit = (typeof UNITS)[number];
+export type TextUnit = 'word' | 'sentence' | 'paragraph';
 
-/** Without the blanks at its ends; null when there is nothing else. */
-function trimmed(text: string, { start, end }: Stretch): Stretch | null {
+/** A stretch without the blanks at its ends; null when there is nothing else. */
+export function trimmed(text: string, { start, end }: Stretch): Stretch | null {
   const words = text.slice(start, end);
   const from = start + words.length - words.trimStart().length;
   const to = end - (words.length - words.trimEnd().length);
@@ -24,7 +23,7 @@ export function unitsOf(
   text: string,
   blocks: readonly number[],
   unit: TextUnit,
-  language = 'en',
+  language: string,
 ): readonly Stretch[] {
   const starts = [...new Set([0, ...blocks])].sort((a, b) => a - b);
   const paragraphs = starts.flatMap(

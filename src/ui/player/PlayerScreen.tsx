@@ -1,12 +1,6 @@
 'use client';
 
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
-import {
-  Panel,
-  PanelGroup,
-  PanelResizeHandle,
-  type ImperativePanelGroupHandle,
-} from 'react-resizable-panels';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
 import { AT_QUESTION, type Position } from '@/core/attempt/position';
@@ -18,10 +12,11 @@ import { toolsFor } from './tools';
 import { useAttempt, useKept, usePlayer } from '../attempt/PlayerContext';
 import styles from './player.module.css';
 import { Review } from './review/Review';
-import { SheetPlace, useDrawnAhead } from './sheets/drawnAhead';
+import { useDrawnAhead } from './sheets/drawnAhead';
 import { SHEETS } from './sheets/GrowButton';
 import { PassageSheet } from './sheets/PassageSheet';
 import { QuestionSheet } from './sheets/QuestionSheet';
+import { Sheets } from './sheets/Sheets';
 import type { Unit } from './sheets/units';
 import { useWhereRead } from '../tools/whereRead';
 import { ToolRail, useToolSwitches } from './ToolRail';
@@ -31,7 +26,7 @@ import { useKeys } from './useKeys';
 import { useLeaving } from './useLeaving';
 import { useReadBack } from './useReadBack';
 import { useTitle } from './useTitle';
-import { useTurning, type Side } from './useTurning';
+import { useTurning } from './useTurning';
 
 /** The question screen: header, trail, sheets and tools, or the review in the place of the sheets. */
 export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; ready: boolean }) {
@@ -166,80 +161,6 @@ function useNear(current: string | null, ready: boolean): readonly string[] {
     return () => clearTimeout(later);
   }, [current, ready, test]);
   return near;
-}
-
-interface SheetsProps {
-  readonly question: HTMLElement;
-  readonly passage: HTMLElement | undefined;
-  /** Which of the two stands where there is room for one. */
-  readonly side: Side;
-}
-
-/** Shares of the passage that pressing the divider goes through, in per cent. */
-const SHARES = [50, 35, 65];
-
-/** The question, and its passage beside or above it with a divider between. */
-function Sheets({ question, passage, side }: SheetsProps) {
-  const t = useTranslations('passage');
-  const { layout } = usePlayer();
-  const [{ share, alone }, keep] = useKept('sheets', SHEETS);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const groupRef = useRef<ImperativePanelGroupHandle>(null);
-  const shareRef = useRef(share);
-  /** The share when the pointer came down on the divider: a press that moved nothing goes to the next of some shares. */
-  const downRef = useRef(share);
-  const nextShare = () => {
-    const next =
-      SHARES[(SHARES.findIndex((one) => Math.abs(one - shareRef.current) < 2) + 1) % SHARES.length];
-    if (next !== undefined) groupRef.current?.setLayout([next, 100 - next]);
-  };
-  if (!passage)
-    return (
-      <div className={styles.single}>
-        <SheetPlace element={question} />
-      </div>
-    );
-  if (layout === 'narrow') {
-    return <SheetPlace element={side === 'passage' ? passage : question} />;
-  }
-  if (alone !== null)
-    return (
-      <div className={styles.single}>
-        <SheetPlace element={alone === 'passage' ? passage : question} />
-      </div>
-    );
-  const keepShare = ([first]: number[]) => {
-    if (first !== undefined) shareRef.current = first;
-    clearTimeout(timer.current);
-    if (first === undefined || Math.round(first) === Math.round(share)) return;
-    timer.current = setTimeout(() => keep({ share: Math.round(first) }), 500);
-  };
-  return (
-    <PanelGroup ref={groupRef} direction={layout === 'wide' ? 'horizontal' : 'vertical'} onLayout={keepShare}>
-      <Panel id="passage" order={1} defaultSize={share} minSize={20}>
-        <SheetPlace element={passage} />
-      </Panel>
-      <PanelResizeHandle
-        className={styles.grip}
-        aria-label={t('divider')}
-        title={t('dividerHint')}
-        hitAreaMargins={{ coarse: 15, fine: 8 }}
-        onPointerDown={() => {
-          downRef.current = shareRef.current;
-        }}
-        onPointerUp={() => Math.abs(shareRef.current - downRef.current) < 0.5 && nextShare()}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' || event.key === ' ') {
-            event.preventDefault();
-            nextShare();
-          }
-        }}
-      />
-      <Panel id="question" order={2} defaultSize={100 - share} minSize={25}>
-        <SheetPlace element={question} />
-      </Panel>
-    </PanelGroup>
-  );
 }
 
 interface KeyTargets {

@@ -1,3 +1,5 @@
+import { trimmed, type Stretch } from '@/core/annotate/units';
+
 /** Places whose words are not part of the text that can be marked: answer places, buttons, hidden words. */
 const NOT_TEXT =
   'button, select, input, textarea, math-field, [data-no-text], [role=button], .visually-hidden, .ML__latex';
@@ -77,7 +79,7 @@ export function rangesFor(root: HTMLElement, start: number, end: number): Static
 }
 
 /** The stretch of the text a selection covers; null when it covers none of it. Blanks at the ends are left out. */
-export function stretchOf(root: HTMLElement, selection: Range): { start: number; end: number } | null {
+export function stretchOf(root: HTMLElement, selection: Range): Stretch | null {
   let at = 0;
   let start = -1;
   let end = -1;
@@ -92,9 +94,5 @@ export function stretchOf(root: HTMLElement, selection: Range): { start: number;
     }
     at += node.length;
   }
-  if (start < 0) return null;
-  const text = textOf(root).slice(start, end);
-  const lead = text.length - text.trimStart().length;
-  const tail = text.length - text.trimEnd().length;
-  return end - tail > start + lead ? { start: start + lead, end: end - tail } : null;
+  return start < 0 ? null : trimmed(textOf(root), { start, end });
 }

@@ -10,6 +10,10 @@ const STEPS: Readonly<Record<string, readonly [TextUnit, 1 | -1]>> = {
   PageUp: ['paragraph', -1],
 };
 
+/** The words, sentences or paragraphs of a text on the page, in its own language. */
+const unitsIn = (root: HTMLElement, unit: TextUnit) =>
+  unitsOf(textOf(root), blockStarts(root), unit, root.closest<HTMLElement>('[lang]')?.lang || 'en');
+
 /** Picks words with keys in a text that is not editable: by word, by sentence, by paragraph; with Shift the selection grows. */
 export class WordCursor {
   /** Where the selection began, and where it has come to; what is selected is both and all between. */
@@ -26,8 +30,7 @@ export class WordCursor {
 
   /** Begins with the first word at or after an element, or at a height of the screen; null for a text without words. */
   static begin(root: HTMLElement, where: Element | number): WordCursor | null {
-    const words = unitsOf(textOf(root), blockStarts(root), 'word');
-    const at = unitAt(words, placeOf(root, where));
+    const at = unitAt(unitsIn(root, 'word'), placeOf(root, where));
     if (!at) return null;
     const cursor = new WordCursor(root, at);
     cursor.show();
@@ -42,7 +45,7 @@ export class WordCursor {
     const [unit, direction] = STEPS[key] ?? [];
     if (!unit || !direction) return null;
     const text = textOf(this.root);
-    const units = unitsOf(text, blockStarts(this.root), unit);
+    const units = unitsIn(this.root, unit);
     // Going by a larger unit begins with the rest of the one it is in.
     const next = unitBeside(units, this.to, direction) ?? unitAt(units, this.to.start);
     if (next) {

@@ -40,7 +40,7 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
   const t = useTranslations('tools.line-reader');
   const { lines, height, bar } = useTextLines(contentRef, true);
   /** The window's place: a line as long as the lines are these, else the letter it began with. */
-  const [place, setPlace] = useState<Place>({ lines: [], line: 0, letter: own(state.at, textId) ?? 0 });
+  const [place, setPlace] = useState<Place>({ lines: [], line: 0, letter: own(state.letters, textId) ?? 0 });
   const count = state.count;
   const readerRef = useRef<HTMLDivElement>(null);
   const barRef = useRef<HTMLDivElement>(null);
@@ -49,8 +49,11 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
   const shown = windowOf(lines, first, count);
 
   useEffect(() => {
-    if (own(state.at, textId) === place.letter) return undefined;
-    const timer = setTimeout(() => keep({ at: { ...state.at, [textId]: place.letter } }), KEEP_AFTER_MS);
+    if (own(state.letters, textId) === place.letter) return undefined;
+    const timer = setTimeout(
+      () => keep({ letters: { ...state.letters, [textId]: place.letter } }),
+      KEEP_AFTER_MS,
+    );
     return () => clearTimeout(timer);
     // `keep` and `state` change with every event; only a moved window is worth keeping.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -70,14 +70,12 @@ const NOTHING: Measured = { lines: [], height: 0, bar: 0 };
 /** A row of buttons and the air above and below it, in rem. */
 const BAR_REM = 3.75;
 
-function measured(root: HTMLElement, before: Measured): Measured {
-  const next: Measured = {
-    lines: measure(root),
-    height: root.getBoundingClientRect().height,
-    bar: BAR_REM * parseFloat(getComputedStyle(document.documentElement).fontSize),
-  };
-  return JSON.stringify(next) === JSON.stringify(before) ? before : next;
-}
+const measured = (root: HTMLElement): Measured => ({
+  lines: measure(root),
+  height: root.getBoundingClientRect().height,
+  bar: BAR_REM * parseFloat(getComputedStyle(document.documentElement).fontSize),
+});
+const isSame = (a: Measured, b: Measured): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** The real lines of a sheet, measured again whenever it is laid out anew; the same object while nothing has moved. */
 export function useTextLines(contentRef: RefObject<HTMLElement | null>, active: boolean): Measured {
@@ -88,7 +86,10 @@ export function useTextLines(contentRef: RefObject<HTMLElement | null>, active: 
     let frame = 0;
     const update = () => {
       cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() => setLines((before) => measured(root, before)));
+      frame = requestAnimationFrame(() => {
+        const now = measured(root);
+        setLines((before) => (isSame(before, now) ? before : now));
+      });
     };
     update();
     const sizes = new ResizeObserver(update);

@@ -84,7 +84,7 @@ export function Stage({
   return (
     <Enlargeable name={name} widest={`${size.width / 16}rem`}>
       {above?.(size)}
-      <div className={styles.scroll}>
+      <div className={places.length > 0 ? styles.scroll : undefined}>
         <div
           className={styles.stage}
           style={{
