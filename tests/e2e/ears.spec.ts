@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choice, tabTo } from './answers';
-import { EVERY_KIND, expect, goTo, ready, saved, startTest, test, type App } from './app';
+import { expect, goTo, ready, saved, startTest, test } from './app';
 import { numberOf, openKind } from './kinds';
 
 const main = (page: Page) => page.locator('main');

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { status } from './answers';
-import { EVERY_KIND, expect, goTo, ready, saved, startTest, test, type App } from './app';
+import { expect, goTo, ready, saved, test, type App } from './app';
 import { numberOf, openKind } from './kinds';
 
 /** What the server keeps of wren's answer to an item. */
