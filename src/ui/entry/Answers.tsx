@@ -18,6 +18,7 @@ import { Page } from './Page';
 import { ICONS, type Verdict } from './Score';
 import { roundPoints } from './usePointsWords';
 import { Press } from '../kit/Button';
+import { Fold } from '../kit/Fold';
 
 interface Question {
   readonly number: number;
@@ -122,8 +123,7 @@ function Questions({
             />
             <InWords item={question.item} responses={question.responses} />
             {question.solution && (
-              <details key={question.number} className={styles.solution} open>
-                <summary>{t('solution')}</summary>
+              <Fold key={question.number} className={styles.solution} open title={t('solution')}>
                 <AnswerView
                   key={`${question.number}`}
                   item={{ ...question.item, ref: `${question.item.ref}-solution` }}
@@ -131,7 +131,7 @@ function Questions({
                   assetUrl={assetUrl}
                 />
                 <InWords item={question.item} responses={question.solution} />
-              </details>
+              </Fold>
             )}
           </section>
         )}

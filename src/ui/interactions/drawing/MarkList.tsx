@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { saidMark, type Mark } from '@/core/interactions/drawing/marks';
 import { Button } from '../../kit/Button';
+import { Fold } from '../../kit/Fold';
 import { useSaid } from '../useSaid';
 import styles from './drawing.module.css';
 
@@ -20,8 +21,7 @@ export function MarkList({ marks, sheet, onErase }: Props) {
   const { phrase } = useSaid();
   if (marks.length === 0) return null;
   return (
-    <details className={styles.marks}>
-      <summary>{t('onSheet', { count: marks.length })}</summary>
+    <Fold className={styles.marks} title={t('onSheet', { count: marks.length })}>
       <ol>
         {marks.map((mark, i) => {
           const words = phrase(saidMark(mark, sheet));
@@ -42,6 +42,6 @@ export function MarkList({ marks, sheet, onErase }: Props) {
           );
         })}
       </ol>
-    </details>
+    </Fold>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import styles from './extendedText.module.css';
 import { Button } from '../../kit/Button';
+import { Fold } from '../../kit/Fold';
 
 interface Props {
   readonly wrong: Readonly<Record<string, readonly string[]>>;
@@ -16,8 +17,7 @@ export function SpellingHints({ wrong, onReplace }: Props) {
   const [kept, setKept] = useState<readonly string[]>([]);
   const entries = Object.entries(wrong).filter(([word]) => !kept.includes(word));
   return (
-    <details className={styles.hints}>
-      <summary>{t('spelling', { count: entries.length })}</summary>
+    <Fold className={styles.hints} title={t('spelling', { count: entries.length })}>
       <ul>
         {entries.map(([word, suggestions]) => (
           <li key={word}>
@@ -39,6 +39,6 @@ export function SpellingHints({ wrong, onReplace }: Props) {
           </li>
         ))}
       </ul>
-    </details>
+    </Fold>
   );
 }

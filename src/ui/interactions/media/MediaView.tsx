@@ -13,6 +13,7 @@ import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './media.module.css';
 import { Button } from '../../kit/Button';
+import { Fold } from '../../kit/Fold';
 
 const clock = (seconds: number): string => {
   const whole = Math.max(0, Math.floor(Number.isFinite(seconds) ? seconds : 0));
@@ -128,12 +129,11 @@ export function MediaView({
         </div>
       </div>
       {lines.length > 0 && (
-        <details className={styles.inWords}>
-          <summary>{t('inWords')}</summary>
+        <Fold title={t('inWords')}>
           {lines.map((line, i) => (
             <p key={i}>{line.replace(/<[^>]*>/g, '')}</p>
           ))}
-        </details>
+        </Fold>
       )}
       {failed && <p className={shared.notice}>{t('failed')}</p>}
     </Task>

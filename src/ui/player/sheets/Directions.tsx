@@ -1,11 +1,10 @@
 'use client';
 
-import { ChevronRight } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { directionsFor } from '@/core/item/delivered';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { ContentView } from '../../content/ContentView';
-import styles from './sheets.module.css';
+import { Fold } from '../../kit/Fold';
 
 /** The directions of a question's section: open before the first of its questions, a press away before the others. */
 export function Directions({ itemRef }: { itemRef: string }) {
@@ -15,12 +14,12 @@ export function Directions({ itemRef }: { itemRef: string }) {
   if (!found) return null;
   const { section, first } = found;
   return (
-    <details className={`able-directions ${styles.directions}`} open={first}>
-      <summary>
-        <ChevronRight size="1.1em" aria-hidden="true" />
-        {section.title === '' ? t('directions') : t('directionsOf', { title: section.title })}
-      </summary>
+    <Fold
+      className="able-directions"
+      open={first}
+      title={section.title === '' ? t('directions') : t('directionsOf', { title: section.title })}
+    >
       <ContentView content={section.directions} slots={{ assetUrl, enlarge: true }} />
-    </details>
+    </Fold>
   );
 }
