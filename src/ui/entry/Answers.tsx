@@ -102,7 +102,12 @@ function Questions({
           </section>
         )}
         {question && (
-          <section className={styles.answer} aria-label={t('question', { number: question.number })}>
+          // One question's answer is nothing of another's.
+          <section
+            key={question.number}
+            className={styles.answer}
+            aria-label={t('question', { number: question.number })}
+          >
             <h2>{t('question', { number: question.number })}</h2>
             <p>
               {question.maximum === null || question.verdict === 'not-marked'
@@ -115,7 +120,6 @@ function Questions({
             </p>
             <h3>{t('yours')}</h3>
             <AnswerView
-              key={`${question.number}`}
               item={question.item}
               responses={question.responses}
               assetUrl={assetUrl}
@@ -123,9 +127,8 @@ function Questions({
             />
             <InWords item={question.item} responses={question.responses} />
             {question.solution && (
-              <Fold key={question.number} className={styles.solution} open title={t('solution')}>
+              <Fold className={styles.solution} open title={t('solution')}>
                 <AnswerView
-                  key={`${question.number}`}
                   item={{ ...question.item, ref: `${question.item.ref}-solution` }}
                   responses={question.solution}
                   assetUrl={assetUrl}

@@ -73,7 +73,7 @@ export function EquationView(props: InteractionProps<EquationModel>) {
         <div className={styles.loading}>{t('loading')}</div>
       )}
       <div className={styles.below}>
-        {latex !== '' && <SayIt words={words} announce={props.announce} />}
+        {latex !== '' && !readOnly && <SayIt words={words} announce={props.announce} />}
         {!failed && !readOnly && (
           <Press className={styles.turn} onClick={() => typing.set(!typing.on)}>
             {way === 'structured' ? t('toTyped') : t('toStructured')}
