@@ -43,6 +43,7 @@ module.exports = {
       'needs',
       'interactions',
       'item',
+      'tools',
       'processing',
       'deliver',
       'sitting',

@@ -52,7 +52,7 @@ export function deliverItem(
   item: Item,
   ref: string,
   attemptSeed: string,
-  { tries = null, checksWhole = false, showFeedback = false, session = null }: Delivery = {},
+  { tries = null, checksWhole = false, showFeedback = false, session = null, toolsOff = [] }: Delivery = {},
 ): DeliveredItem {
   const seed = itemSeed(attemptSeed, ref);
   const variables = prepareItem(item, seed);
@@ -71,6 +71,8 @@ export function deliverItem(
       baseType,
     })),
     stimuli: item.stimuli,
+    materials: item.materials,
+    toolsOff,
     points: maximumScore(item, seed),
     tries,
     checksWhole,
@@ -88,6 +90,7 @@ interface Delivery {
   readonly checksWhole?: boolean;
   readonly showFeedback?: boolean;
   readonly session?: ItemSession | null;
+  readonly toolsOff?: readonly string[];
 }
 
 function assetsIn(content: Content, found: Set<string>): void {
@@ -157,6 +160,7 @@ export function deliverTest(
       checksWhole: source.sessionControl.validateResponses,
       showFeedback: source.sessionControl.showFeedback,
       session: sessions.get(ref) ?? null,
+      toolsOff: source.toolsOff,
     });
     delivered.push([ref, one]);
     assetsIn(one.body, found);

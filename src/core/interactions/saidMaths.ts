@@ -13,7 +13,7 @@ const chain = (
 ): Said => {
   const [first, ...rest] = parts;
   let last = first;
-  let said = first ? say(first) : text('');
+  let said = first ? saidTree(first) : text('');
   for (const next of rest) {
     said = join(said, next, last ?? next);
     last = next;
@@ -27,7 +27,8 @@ const of = (code: string, values: Readonly<Record<string, SaidValue>> = {}): Sai
 });
 
 /** Written maths as it is said, with the marks of where a fraction, root or power ends wherever it could be heard otherwise. */
-function say(node: MathNode): Said {
+export function saidTree(node: MathNode): Said {
+  const say = saidTree;
   switch (node.t) {
     case 'num':
       return text(numberText(node.value));
@@ -117,5 +118,5 @@ function loosely(latex: string): Said {
 /** Written maths as it is said: "3 and 1 over 2", "x squared plus 3 x equals negative 5". */
 export function saidMaths(latex: string): Said {
   const read = readMath(latex);
-  return read.ok ? say(read.node) : loosely(latex);
+  return read.ok ? saidTree(read.node) : loosely(latex);
 }

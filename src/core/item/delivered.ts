@@ -1,5 +1,6 @@
 import type { ResponseShape } from '../interactions/types';
 import type { Content } from '../content/content';
+import type { Materials } from './materials';
 
 /** What a student's browser may know of an item. Built field by field: nothing else of the item can get in. */
 export interface DeliveredItem {
@@ -8,6 +9,10 @@ export interface DeliveredItem {
   readonly body: Content;
   readonly responses: readonly ResponseShape[];
   readonly stimuli: readonly string[];
+  /** What comes with it to work with. */
+  readonly materials: Materials;
+  /** Tools the test takes away here. */
+  readonly toolsOff: readonly string[];
   /** Points the question is worth; null when not known. */
   readonly points: number | null;
   /** How often the answer may be checked on the way: null = not at all, 0 = any number of times. */

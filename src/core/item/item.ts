@@ -1,3 +1,4 @@
+import type { Materials } from './materials';
 import type { Rule } from './program';
 import type { Content } from '../content/content';
 import type {
@@ -37,6 +38,7 @@ export interface Item {
   readonly contexts: readonly Declaration[];
   /** Identifiers of the stimuli shown beside it. */
   readonly stimuli: readonly string[];
+  readonly materials: Materials;
   readonly body: Content;
   readonly rubrics: readonly RubricBlock[];
   /** `qti-modal-feedback`: shown in answer to a try, where the test lets it. */

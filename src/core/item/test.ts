@@ -58,6 +58,8 @@ export interface ItemRef extends Ruled {
   readonly fixed: boolean;
   readonly timeLimits: TimeLimits;
   readonly sessionControl: ItemSessionControl;
+  /** Ids of tools that the test, its part or a section around it takes away. */
+  readonly toolsOff: readonly string[];
 }
 export interface Section extends Ruled {
   readonly kind: 'section';

@@ -1,3 +1,4 @@
+export { worth, type Worth } from './worth';
 export { equivalent, readMath, type EquivalenceOptions, type ReadMath } from './equivalent';
 export { exactRational } from './exactRational';
 export { FORMS, type Form } from './form';

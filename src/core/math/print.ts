@@ -76,7 +76,7 @@ function print(node: MathNode, style: Style): string {
     case 'div':
       if (latex && node.written === 'fraction')
         return `\\frac{${print(ungroup(node.a), style)}}{${print(ungroup(node.b), style)}}`;
-      return `${of(node.a, 3)}${latex ? '\\div ' : '/'}${of(node.b, 4)}`;
+      return `${of(node.a, 3)}${latex ? '\\div ' : divisionSign(node)}${of(node.b, 4)}`;
     case 'pow':
       return `${of(node.base, 5)}^${latex ? braced(node.exponent) : of(node.exponent, 5)}`;
     case 'root': {
@@ -100,6 +100,10 @@ function print(node: MathNode, style: Style): string {
         .join('');
   }
 }
+
+/** Numbers with a division sign between them stay so: a slash would make a fraction of them. */
+const divisionSign = ({ a, written }: Extract<MathNode, { t: 'div' }>): string =>
+  written === 'quotient' && ['num', 'group'].includes(a.t) ? '÷' : '/';
 
 /** What stands between two factors: nothing where letters multiply, a sign where digits would run together. */
 function product(left: MathNode | undefined, right: MathNode, latex: boolean): string {

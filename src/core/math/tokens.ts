@@ -184,7 +184,7 @@ function command(name: string): Token | null {
     case 'ast':
       return { k: '*' };
     case 'div':
-      return { k: '/' };
+      return { k: ':' };
     case 'pi':
       return { k: 'const', name: 'pi' };
     case 'exponentialE':
@@ -228,7 +228,7 @@ const SIGNS: Readonly<Record<string, Token>> = {
   '·': { k: '*' },
   '⋅': { k: '*' },
   '/': { k: '/' },
-  '÷': { k: '/' },
+  '÷': { k: ':' },
   ':': { k: ':' },
   '^': { k: '^' },
   _: { k: '_' },

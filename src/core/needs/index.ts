@@ -1,13 +1,18 @@
 import { z } from 'zod';
 import { SCHEME_IDS } from '../view/schemes';
+import { textLook } from '../view/text';
 
 /** What a teacher has set for a student; already on when a test opens. */
 export const accessNeeds = z.object({
   timeMultiplier: z.union([z.literal(1), z.literal(1.25), z.literal(1.5), z.literal(2)]).default(1),
   scheme: z.enum(SCHEME_IDS).default('paper'),
   magnification: z.number().min(1).max(4).default(1),
+  /** How words are set: face and spacing. */
+  text: z.prefault(textLook, {}),
   /** Ids of tools that are on from the start; one this product has not is passed over. */
   toolsOn: z.array(z.string().max(100)).max(100).default([]),
+  /** Ids of tools the student has although the test or question does not bring them. */
+  toolsGiven: z.array(z.string().max(100)).max(100).default([]),
 });
 export type AccessNeeds = z.infer<typeof accessNeeds>;
 

@@ -9,6 +9,7 @@ import {
   readResponseDeclaration,
   readTemplateDeclaration,
 } from './readDeclarations';
+import { readMaterials } from './readMaterials';
 import { readRules, type Names } from './readProgram';
 import { booleanAttribute, childOf, descendantsOf, elementsOf, textOf, type XmlElement } from '../xml/xml';
 
@@ -99,6 +100,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
     stimuli: elementsOf(root, 'qti-assessment-stimulus-ref')
       .map((one) => context.stimulus(one.attributes.href ?? '', one.attributes.identifier ?? '', one.line))
       .filter(present),
+    materials: readMaterials(root, report),
     body: body ? reader.children(body) : [],
     // Those for the candidate stand in the body, where they are read.
     rubrics: (body ? descendantsOf(body, 'qti-rubric-block') : [])
@@ -126,8 +128,6 @@ function setAside(child: XmlElement, report: Reporter): void {
   if (!KNOWN_CHILDREN.has(name)) report.warn('element-set-aside', line, `<${name}> is set aside`);
   if (name === 'qti-stylesheet')
     report.warn('stylesheet-set-aside', line, 'the style sheet is set aside; shared classes are honoured');
-  if (name === 'qti-companion-materials-info')
-    report.warn('companion-set-aside', line, 'companion materials are set aside');
   if (name === 'qti-catalog-info') report.warn('catalog-set-aside', line, 'catalog cards are set aside');
 }
 

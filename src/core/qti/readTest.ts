@@ -87,6 +87,15 @@ class TestReader {
     };
   }
 
+  /** What holds for everything inside an element: its own word, and else what held around it. */
+  inherit(element: XmlElement, around: Inherited): Inherited {
+    const off = element.attributes['data-tools-off']?.split(/\s+/).filter(Boolean) ?? [];
+    return {
+      control: this.control(element, around.control),
+      toolsOff: [...new Set([...around.toolsOff, ...off])],
+    };
+  }
+
   rubrics(element: XmlElement): RubricBlock[] {
     return elementsOf(element, 'qti-rubric-block').map((block) => this.content.rubric(block));
   }
@@ -132,13 +141,12 @@ class TestReader {
     });
   }
 
-  part(element: XmlElement): TestPart {
+  part(element: XmlElement, around: Inherited): TestPart {
     const strict = this.strict(element);
-    const control = this.control(element, DEFAULT_SESSION_CONTROL);
     for (const mode of ['navigation-mode', 'submission-mode'])
       if (element.attributes[mode] === undefined)
         this.report.error('bad-attribute', element.line, `<qti-test-part> does not say its ${mode}`);
-    const children = this.children(element, control);
+    const children = this.children(element, this.inherit(element, around));
     const sections = children.filter((child): child is Section => child.kind === 'section');
     if (sections.length === 0) this.report.error('no-sections', element.line, 'the part has no section');
     return {
@@ -154,16 +162,16 @@ class TestReader {
     };
   }
 
-  private children(element: XmlElement, control: ItemSessionControl): (Section | ItemRef)[] {
+  private children(element: XmlElement, around: Inherited): (Section | ItemRef)[] {
     return elementsOf(element).flatMap((child): (Section | ItemRef)[] => {
-      if (child.name === 'qti-assessment-section') return [this.section(child, control)];
-      if (child.name === 'qti-assessment-section-ref') return this.sectionRef(child, control);
-      return child.name === 'qti-assessment-item-ref' ? this.itemRef(child, control) : [];
+      if (child.name === 'qti-assessment-section') return [this.section(child, around)];
+      if (child.name === 'qti-assessment-section-ref') return this.sectionRef(child, around);
+      return child.name === 'qti-assessment-item-ref' ? this.itemRef(child, around) : [];
     });
   }
 
   /** A section in a file of its own; what the reference says besides holds for it too. */
-  private sectionRef(element: XmlElement, control: ItemSessionControl): Section[] {
+  private sectionRef(element: XmlElement, around: Inherited): Section[] {
     const strict = this.strict(element);
     const identifier = strict.identifier();
     if (this.depth >= MAX_DEPTH) {
@@ -180,7 +188,7 @@ class TestReader {
     reportTestModel(root, context.report);
     reportHeldBack(root, context.report);
     const reader = new TestReader(context, this.names, this.depth + 1);
-    const section = reader.section(root, this.control(element, control));
+    const section = reader.section(root, this.inherit(element, around));
     const rules = this.rules(element);
     const limits = this.timeLimits(element);
     return [
@@ -195,11 +203,11 @@ class TestReader {
     ];
   }
 
-  section(element: XmlElement, inherited: ItemSessionControl): Section {
+  section(element: XmlElement, around: Inherited): Section {
     const strict = this.strict(element);
     const selection = childOf(element, 'qti-selection');
     const ordering = childOf(element, 'qti-ordering');
-    const children = this.children(element, this.control(element, inherited));
+    const children = this.children(element, this.inherit(element, around));
     const withReplacement = selection ? this.strict(selection).boolean('with-replacement', false) : false;
     const select = selection ? this.strict(selection).number('select', { least: 0, whole: true }) : null;
     if (selection && selection.attributes.select === undefined)
@@ -242,7 +250,7 @@ class TestReader {
     };
   }
 
-  private itemRef(element: XmlElement, control: ItemSessionControl): ItemRef[] {
+  private itemRef(element: XmlElement, around: Inherited): ItemRef[] {
     const strict = this.strict(element);
     const item = this.context.item(element.attributes.href ?? '', element.line);
     const rules = this.rules(element);
@@ -282,12 +290,21 @@ class TestReader {
         required: strict.boolean('required', false),
         fixed: strict.boolean('fixed', false),
         timeLimits: limits,
-        sessionControl: this.control(element, control),
+        sessionControl: this.control(element, around.control),
+        toolsOff: around.toolsOff,
         ...rules,
       },
     ];
   }
 }
+
+/** What a part, a section or the test says for the questions inside it. */
+interface Inherited {
+  readonly control: ItemSessionControl;
+  /** `data-tools-off`: ids of tools that may not be used there (our own; the standard has no word for it). */
+  readonly toolsOff: readonly string[];
+}
+const OUTERMOST: Inherited = { control: DEFAULT_SESSION_CONTROL, toolsOff: [] };
 
 /** No test draws more questions from one section than this. */
 const MAX_SELECTED = 500;
@@ -321,7 +338,9 @@ export function readTest(root: XmlElement, context: TestContext): Test | null {
   };
   const reader = new TestReader(context, names);
   const processing = childOf(root, 'qti-outcome-processing');
-  const parts = elementsOf(root, 'qti-test-part').map((part) => reader.part(part));
+  const parts = elementsOf(root, 'qti-test-part').map((part) =>
+    reader.part(part, reader.inherit(root, OUTERMOST)),
+  );
   if (parts.length === 0) report.error('no-parts', root.line, 'the test has no qti-test-part');
   const test: Test = {
     identifier,

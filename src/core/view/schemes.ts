@@ -1,3 +1,6 @@
+import { luminance } from './contrast';
+import { paletteOf } from './palette';
+
 /** The colours a screen is made of. Every scheme fills the same places; components only ever name the place. */
 export interface Palette {
   /** Behind everything. */
@@ -23,6 +26,7 @@ export interface Palette {
   readonly marigold: string;
   readonly kelp: string;
   readonly heather: string;
+  readonly surf: string;
 }
 export interface Scheme {
   readonly id: SchemeId;
@@ -39,8 +43,27 @@ export const PICTURES = {
   inverted: { '--picture': 'invert(1) hue-rotate(180deg)', '--picture-ground': '#000000' },
 } as const;
 
-export const SCHEME_IDS = ['paper', 'mist', 'primrose', 'dusk', 'lantern'] as const;
+export const SCHEME_IDS = [
+  'paper',
+  'snow',
+  'mist',
+  'primrose',
+  'rose',
+  'sea',
+  'mint',
+  'dusk',
+  'night',
+  'slate',
+  'lantern',
+] as const;
 export type SchemeId = (typeof SCHEME_IDS)[number];
+
+/** A scheme made of its two colours. */
+const made = (id: SchemeId, ink: string, sheet: string): Scheme => ({
+  id,
+  dark: luminance(sheet) < luminance(ink),
+  palette: paletteOf({ ink, sheet }),
+});
 
 export const SCHEMES: Readonly<Record<SchemeId, Scheme>> = {
   paper: {
@@ -63,6 +86,7 @@ export const SCHEMES: Readonly<Record<SchemeId, Scheme>> = {
       marigold: '#ffe08a',
       kelp: '#c5e8c8',
       heather: '#e6d5f2',
+      surf: '#c9e6f7',
     },
   },
   mist: {
@@ -85,6 +109,7 @@ export const SCHEMES: Readonly<Record<SchemeId, Scheme>> = {
       marigold: '#ffe08a',
       kelp: '#bfe3c4',
       heather: '#e0d0ef',
+      surf: '#bfe0f5',
     },
   },
   primrose: {
@@ -107,6 +132,7 @@ export const SCHEMES: Readonly<Record<SchemeId, Scheme>> = {
       marigold: '#ffd25e',
       kelp: '#bfe0b0',
       heather: '#e3cdee',
+      surf: '#c3e2f2',
     },
   },
   dusk: {
@@ -129,6 +155,7 @@ export const SCHEMES: Readonly<Record<SchemeId, Scheme>> = {
       marigold: '#5f4a10',
       kelp: '#1f5138',
       heather: '#4d3a63',
+      surf: '#1b4a66',
     },
   },
   lantern: {
@@ -151,8 +178,15 @@ export const SCHEMES: Readonly<Record<SchemeId, Scheme>> = {
       marigold: '#4d3f00',
       kelp: '#004a24',
       heather: '#4a1f66',
+      surf: '#004060',
     },
   },
+  snow: made('snow', '#000000', '#ffffff'),
+  rose: made('rose', '#2a1016', '#fbe9ea'),
+  sea: made('sea', '#0a1e33', '#e3f1fb'),
+  mint: made('mint', '#0c2415', '#e4f5e6'),
+  night: made('night', '#ffffff', '#000000'),
+  slate: made('slate', '#f3f6fa', '#1b2a3d'),
 };
 
 export const isSchemeId = (text: unknown): text is SchemeId => SCHEME_IDS.some((id) => id === text);
@@ -166,6 +200,7 @@ export const TEXT_PAIRS: readonly (readonly [keyof Palette, keyof Palette])[] = 
   ['ink', 'marigold'],
   ['ink', 'kelp'],
   ['ink', 'heather'],
+  ['ink', 'surf'],
   ['soft', 'ground'],
   ['soft', 'sheet'],
   ['soft', 'wash'],
@@ -210,11 +245,20 @@ export const FORCED: Palette = {
   marigold: 'Canvas',
   kelp: 'Canvas',
   heather: 'Canvas',
+  surf: 'Canvas',
 };
 
-/** The palette as CSS custom properties: `--ground: #f3efe6; …` */
-export function cssVariables(palette: Palette): string {
-  return Object.entries(palette)
-    .map(([name, value]) => `--${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)}:${String(value)}`)
+/** The palette's CSS custom properties: `--ground`, `--on-accent`, … */
+export const paletteVariables = (palette: Palette): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    Object.entries(palette).map(([name, value]) => [
+      `--${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)}`,
+      String(value),
+    ]),
+  );
+
+/** The same as a style: `--ground:#f3efe6;…` */
+export const cssVariables = (palette: Palette): string =>
+  Object.entries(paletteVariables(palette))
+    .map(([name, value]) => `${name}:${value}`)
     .join(';');
-}

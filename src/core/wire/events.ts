@@ -61,7 +61,7 @@ const highlighted = z.object({
   /** The words themselves, to find the place again (W3C Web Annotation, TextQuoteSelector). */
   exact: text(100_000),
   /** null takes highlighting away from the range. */
-  colour: z.nullable(z.enum(['marigold', 'kelp', 'heather'])),
+  colour: z.nullable(z.enum(['marigold', 'kelp', 'heather', 'surf'])),
 });
 const highlightsCleared = z.object({
   ...stamp,

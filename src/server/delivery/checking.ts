@@ -58,6 +58,7 @@ export function checkItem(
           checksWhole: source.sessionControl.validateResponses,
           showFeedback: source.sessionControl.showFeedback,
           session: { tries, outcomes: after?.score?.outcomes ?? {} },
+          toolsOff: source.toolsOff,
         }),
       };
     })

@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import type { Item, Stimulus } from '@/core/item/item';
+import { NO_MATERIALS } from '@/core/item/materials';
 import { NO_LIMITS, type Test } from '@/core/item/test';
 
 /**
  * Which form of the models the reader makes now. Raised with every change of a model that older rows have not; `UPGRADES` then
  * says how a model of the version before becomes one of this.
  */
-export const MODEL_VERSION = 3;
+export const MODEL_VERSION = 4;
 
 /** A stored model is not what this program wrote. */
 export class UnreadableModel extends Error {
@@ -35,6 +36,7 @@ const item = z.looseObject({
   templates: z.array(declaration),
   contexts: z.array(declaration),
   stimuli: z.array(z.string()),
+  materials: z.looseObject({ calculator: z.nullable(z.string()), rulers: z.array(z.looseObject({})) }),
   body: content,
   rubrics: z.array(rubric),
   feedback: z.array(z.looseObject({ outcome: z.string(), identifier: z.string(), content })),
@@ -55,6 +57,7 @@ const itemRef = z.looseObject({
   item: z.string(),
   timeLimits: limits,
   sessionControl: z.looseObject({ maxAttempts: z.number(), showFeedback: z.boolean() }),
+  toolsOff: z.array(z.string()),
 });
 const section = z.looseObject({
   ...ruled,
@@ -123,11 +126,27 @@ function testWithRules(old: Plain): Plain {
   };
 }
 
+/** From references that lost no tools. */
+const withToolsOff = (one: Plain): Plain =>
+  one.kind === 'section'
+    ? { ...one, children: listOf(one.children).map(withToolsOff) }
+    : { toolsOff: [], ...one };
+
 /** What makes a model of version N one of version N + 1. */
 const UPGRADES: Readonly<Record<number, Partial<Record<keyof Models, (old: Plain) => Plain>>>> = {
   1: { test: testWithRules, item: (old) => ({ contexts: [], ...old }) },
   // Since 3 rubric blocks for the candidate stand in the body. They come when the package is read again; until then nothing is wrong.
   2: {},
+  3: {
+    item: (old) => ({ materials: NO_MATERIALS, ...old }),
+    test: (old) => ({
+      ...old,
+      parts: listOf(old.parts).map((part) => ({
+        ...part,
+        sections: listOf(part.sections).map(withToolsOff),
+      })),
+    }),
+  },
 };
 
 /** A model as it is kept. @throws UnreadableModel for what this program did not write */

@@ -8,7 +8,7 @@ import type { AccessNeeds } from '@/core/needs';
 import type { Layout } from '@/core/view/layout';
 import { own } from '@/core/own';
 import type { Announce } from '../kit/speech';
-import { readKept, type Kept, type KeptState, type PageLook } from './kept';
+import { keptAt, readKept, type Kept, type KeptState, type PageLook } from './kept';
 import type { AttemptSession, SessionStatus } from './session/session';
 
 /** What the parts of the question screen share. One attempt, one place. */
@@ -64,3 +64,10 @@ export function useKept<State extends Kept>(
   );
   return [read, (change) => dispatch({ type: 'tool-kept', tool: owner, state: { ...change } })];
 }
+
+/** What a tool keeps for one question. */
+export const useKeptAt = <State extends Kept>(
+  owner: string,
+  itemRef: string,
+  state: KeptState<State>,
+): [State, (change: Partial<State>) => void] => useKept(keptAt(owner, itemRef), state);

@@ -2,7 +2,9 @@ import type { ZodMiniType } from 'zod/mini';
 import type { AttemptState } from '@/core/attempt/state';
 import type { AccessNeeds } from '@/core/needs';
 import { own } from '@/core/own';
+import type { OwnColours } from '@/core/view/palette';
 import type { SchemeId } from '@/core/view/schemes';
+import type { TextLook } from '@/core/view/text';
 
 /** What a tool or a part of the screen keeps, as plain JSON. */
 export type Kept = Readonly<Record<string, unknown>>;
@@ -11,6 +13,9 @@ export type Kept = Readonly<Record<string, unknown>>;
 export interface PageLook {
   readonly scheme: SchemeId;
   readonly magnification: number;
+  /** Two colours the student chose, in the place of a scheme's. */
+  readonly own: OwnColours | null;
+  readonly text: TextLook;
   /** The colors of pictures turned around. */
   readonly inverted: boolean;
 }
@@ -22,6 +27,9 @@ export interface KeptState<State extends Kept = Kept> {
   /** How it begins for a student: what a teacher has set is already on. */
   initial(needs: AccessNeeds): State;
 }
+
+/** Under which name a tool keeps what belongs to one question. */
+export const keptAt = (owner: string, itemRef: string): string => `${owner}/${itemRef}`;
 
 /** What an owner keeps in an attempt, read by its schema; what does not fit gives how it begins. */
 export function readKept<State extends Kept>(

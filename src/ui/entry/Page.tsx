@@ -4,6 +4,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { AccessNeeds } from '@/core/needs';
+import { PLAIN_TEXT } from '@/core/view/text';
 import { useHydrated } from '../kit/useHydrated';
 import { Look } from '../kit/Look';
 import { Mark } from '../kit/Mark';
@@ -14,7 +15,7 @@ import { post } from './post';
 interface PageProps {
   /** Absent when nobody is signed in. */
   readonly name?: string;
-  readonly needs?: Pick<AccessNeeds, 'scheme' | 'magnification'>;
+  readonly needs?: Pick<AccessNeeds, 'scheme' | 'magnification' | 'text'>;
   readonly children: ReactNode;
 }
 
@@ -22,7 +23,11 @@ interface PageProps {
 export function Page({ name, needs, children }: PageProps) {
   return (
     <Words>
-      <Look scheme={needs?.scheme ?? 'paper'} magnification={needs?.magnification ?? 1}>
+      <Look
+        scheme={needs?.scheme ?? 'paper'}
+        magnification={needs?.magnification ?? 1}
+        text={needs?.text ?? PLAIN_TEXT}
+      >
         <div className={styles.page}>
           <Bar name={name} />
           <main className={styles.main}>{children}</main>

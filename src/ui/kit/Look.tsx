@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import type { SchemeId } from '@/core/view/schemes';
+import type { TextLook } from '@/core/view/text';
 import { AntLook } from './AntLook';
 import { usePageLook } from './usePageLook';
 
@@ -9,13 +10,15 @@ import { usePageLook } from './usePageLook';
 export function Look({
   scheme,
   magnification,
+  text,
   children,
 }: {
   scheme: SchemeId;
   magnification: number;
+  text: TextLook;
   children: ReactNode;
 }) {
-  usePageLook(scheme, magnification);
+  usePageLook({ scheme, magnification, text });
   return (
     <AntLook scheme={scheme} magnification={magnification}>
       {children}

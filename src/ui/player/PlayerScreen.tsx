@@ -8,7 +8,6 @@ import { own } from '@/core/own';
 import { questionOrder, type DeliveredTest } from '@/core/item/delivered';
 import { useHandler } from '../kit/useHandler';
 import { Header } from './header/Header';
-import { toolsFor } from './tools';
 import { useAttempt, useKept, usePlayer } from '../attempt/PlayerContext';
 import styles from './player.module.css';
 import { Review } from './review/Review';
@@ -19,7 +18,9 @@ import { QuestionSheet } from './sheets/QuestionSheet';
 import { Sheets } from './sheets/Sheets';
 import type { Unit } from './sheets/units';
 import { useWhereRead } from '../tools/whereRead';
-import { ToolRail, useToolSwitches } from './ToolRail';
+import { PageLayers } from './PageLayers';
+import { ToolRail } from './rail/ToolRail';
+import { useToolAct, useToolsHere, type OpenPanel } from './rail/tools';
 import { Trail } from './trail/Trail';
 import { useFlag } from './useFlag';
 import { useKeys } from './useKeys';
@@ -27,6 +28,7 @@ import { useLeaving } from './useLeaving';
 import { useReadBack } from './useReadBack';
 import { useTitle } from './useTitle';
 import { useTurning } from './useTurning';
+import { ToolWindows } from './windows/ToolWindows';
 
 /** The question screen: header, trail, sheets and tools, or the review in the place of the sheets. */
 export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; ready: boolean }) {
@@ -36,7 +38,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const [position, setPosition] = useState<Position>(AT_QUESTION);
   const reviewing = position.kind === 'review';
   const fromReview = position.kind === 'question' && position.fromReview;
-  const [openTool, setOpenTool] = useState<string | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
   const pageRef = useRef<HTMLDivElement>(null);
   const shownRef = useRef<string | null>(null);
   const unseenRef = useRef<() => Unit[]>(() => []);
@@ -48,7 +50,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
     else if (alone === 'passage') keepSheets({ alone: null });
   });
 
-  const open = useCallback(
+  const openQuestion = useCallback(
     (ref: string) => {
       dispatch({ type: 'opened', item: ref });
       // Only the narrow screen scrolls as a whole; asking the wide one would cost a layout for nothing.
@@ -58,8 +60,8 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   );
   useEffect(() => {
     const [first] = questionOrder(test);
-    if (current === null && first !== undefined) open(first);
-  }, [current, open, test]);
+    if (current === null && first !== undefined) openQuestion(first);
+  }, [current, openQuestion, test]);
 
   useTitle(reviewing ? null : current);
   useWhereRead();
@@ -67,7 +69,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const goTo = useHandler((ref: string) =>
     leave(() => {
       setPosition(AT_QUESTION);
-      if (ref !== current) open(ref);
+      if (ref !== current) openQuestion(ref);
     }),
   );
   const step = useHandler((by: 1 | -1) => {
@@ -80,7 +82,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       pageRef.current?.scrollTo({ top: 0 });
     }),
   );
-  usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing });
+  usePlayerKeys({ step, review, open, setOpen, current, reviewing });
 
   const sheets = useDrawnAhead([...new Set([...shown, ...useNear(current, ready)])], shown, (sheet) => {
     const item = own(test.items, sheet);
@@ -109,7 +111,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       </a>
       <Header />
       <Trail current={reviewing ? null : current} onGo={goTo} onReview={review} />
-      <ToolRail openTool={openTool} onOpenTool={setOpenTool} />
+      <ToolRail open={open} setOpen={setOpen} />
       <main id="able-main" className={styles.main} tabIndex={-1}>
         {reviewing ? (
           <div className={styles.single}>
@@ -119,7 +121,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
               onHandedIn={onHandedIn}
               onGo={(ref) => {
                 setPosition({ kind: 'question', fromReview: true });
-                open(ref);
+                openQuestion(ref);
               }}
             />
           </div>
@@ -128,6 +130,8 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
         )}
         {sheets.drawn}
       </main>
+      {!reviewing && <ToolWindows />}
+      <PageLayers />
       {reminder}
     </div>
   );
@@ -163,22 +167,18 @@ function useNear(current: string | null, ready: boolean): readonly string[] {
   return near;
 }
 
-interface KeyTargets {
+interface KeyTargets extends OpenPanel {
   readonly step: (by: 1 | -1) => void;
   readonly review: () => void;
-  readonly openTool: string | null;
-  readonly setOpenTool: (id: string | null) => void;
   readonly current: string | null;
   readonly reviewing: boolean;
 }
 
-/** The Alt keys of the screen and of every tool the student has here. */
-function usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing }: KeyTargets): void {
-  const { needs, test } = usePlayer();
-  const switchTool = useToolSwitches();
+/** The Alt keys of the screen and of every tool the student has in this test. */
+function usePlayerKeys({ step, review, open, setOpen, current, reviewing }: KeyTargets): void {
+  const act = useToolAct({ open, setOpen });
   const flag = useFlag();
   const readBack = useReadBack();
-  const tools = toolsFor(needs, current === null ? null : (own(test.items, current) ?? null));
   useKeys(
     new Map<string, () => void>([
       ['next', () => !reviewing && step(1)],
@@ -186,16 +186,7 @@ function usePlayerKeys({ step, review, openTool, setOpenTool, current, reviewing
       ['flag', () => current !== null && flag(current)],
       ['review', review],
       ['readBack', () => current !== null && !reviewing && readBack(current)],
-      ...tools.map(
-        (tool) =>
-          [
-            tool.id,
-            () =>
-              tool.button === 'switch'
-                ? switchTool(tool)
-                : setOpenTool(openTool === tool.id ? null : tool.id),
-          ] as const,
-      ),
+      ...useToolsHere().map((here) => [here.tool.id, () => act(here)] as const),
     ]),
   );
 }

@@ -5,7 +5,7 @@ import { useTranslations } from 'use-intl';
 import { Speech, useSpeech } from '../kit/speech';
 import { usePageLook } from '../kit/usePageLook';
 import { Cover, MovedCover } from './Covers';
-import { pageLookOf } from './tools';
+import { pageLookOf } from './rail/tools';
 import { PlayerProvider, type PlayerValue } from '../attempt/PlayerContext';
 import { PlayerScreen } from './PlayerScreen';
 import type { AttemptSession } from '../attempt/session/session';
@@ -39,7 +39,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   );
   const { displayName: studentName, needs } = session.student;
   const look = useMemo(() => pageLookOf(tools, needs), [tools, needs]);
-  usePageLook(look.scheme, look.magnification, look.inverted);
+  usePageLook(look);
   useSessionEvents(session);
   const ready = usePreload(test);
   const { layout, tight } = useLayout(look.magnification);

@@ -7,6 +7,7 @@ import { deliverItem } from '@/core/deliver/deliver';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { NO_NEEDS } from '@/core/needs';
 import { itemFrom } from '@/core/qti/testItem';
+import { PLAIN_TEXT } from '@/core/view/text';
 import { PlayerProvider, type PlayerValue } from '../attempt/PlayerContext';
 import { ServerClock } from '../attempt/session/clock';
 import type { Journal } from '../attempt/session/journal';
@@ -97,7 +98,7 @@ export function testPlayer(
     needs: NO_NEEDS,
     layout: 'wide',
     tight: false,
-    look: { scheme: 'paper', magnification: 1, inverted: false },
+    look: { scheme: 'paper', magnification: 1, inverted: false, own: null, text: PLAIN_TEXT },
     assetUrl: (path) => path,
     announce: (words) => words !== '' && said.push(words),
     dispatch: (action) => session.dispatch(action),

@@ -1,12 +1,29 @@
+import type { AttemptState } from '@/core/attempt/state';
+import { calculator } from './calculator';
 import { colours } from './colours';
+import { cover } from './cover';
 import { eliminator } from './eliminator';
 import { highlighter } from './highlighter';
 import { lineReader } from './line-reader';
 import { magnifier } from './magnifier';
+import { masking } from './masking';
+import { notes } from './notes';
+import { text } from './text';
 import type { ToolDefinition } from './types';
 
-/** Every tool, in the order of the rail. A new one is its folder and a line here. */
-export const TOOLS: readonly ToolDefinition[] = [lineReader, highlighter, eliminator, magnifier, colours];
+/** Every tool, in the order of the rail (core/tools/allowed.ts, `railOf`). A new one is its folder and a line here. */
+export const TOOLS: readonly ToolDefinition[] = [
+  calculator,
+  lineReader,
+  highlighter,
+  eliminator,
+  notes,
+  magnifier,
+  colours,
+  masking,
+  text,
+  cover,
+];
 
 /** Marks that tools put at the end of each choice. */
 export const CHOICE_MARKS = TOOLS.flatMap(({ id, ChoiceMark }) =>
@@ -17,3 +34,7 @@ export const CHOICE_MARKS = TOOLS.flatMap(({ id, ChoiceMark }) =>
 export const SHEET_LAYERS = TOOLS.flatMap(({ id, sheetLayer }) =>
   sheetLayer ? [{ id, ...sheetLayer }] : [],
 ).sort((a, b) => a.order - b.order);
+
+/** Tools that have something at a question, which the trail and the review tell. */
+export const toolsOn = (kept: AttemptState['tools'], itemRef: string): readonly ToolDefinition[] =>
+  TOOLS.filter((tool) => tool.isOnQuestion?.(kept, itemRef));

@@ -1,7 +1,7 @@
 import type { LucideIcon } from 'lucide-react';
 import type { ComponentType, RefObject } from 'react';
-import type { AccessNeeds } from '@/core/needs';
-import type { DeliveredItem } from '@/core/item/delivered';
+import type { AttemptState } from '@/core/attempt/state';
+import type { RailTool } from '@/core/tools/allowed';
 import type { Kept, KeptState, PageLook } from '../attempt/kept';
 
 export interface SheetLayerProps {
@@ -20,35 +20,47 @@ export interface ChoiceMarkProps {
   readonly label: string;
   readonly chosen: boolean;
 }
+export interface QuestionProps {
+  /** The question on the screen. */
+  readonly itemRef: string;
+}
 
 /** What a tool keeps and where it belongs. */
 export interface ToolState<State extends Kept = Kept> extends KeptState<State> {
-  /** One for the whole test, one a question, or one a text that is read. */
+  /** One for the whole test, one a question (`useKeptAt`), or one a text that is read. */
   readonly scope: 'test' | 'question' | 'text';
+}
+
+/** What a tool shows in the frame that all floating windows share. */
+export interface ToolWindow {
+  readonly Content: ComponentType<QuestionProps>;
+  /** How large it begins, in rem. */
+  readonly width: number;
+  readonly height: number;
 }
 
 /**
  * A tool: one folder that says what it is and brings its parts, and one line in index.ts. Nothing outside its folder knows its
  * name: the rail, the keys, the sheets and the page's look take what the definition says. Words are under `tools.ID` in
- * messages/ (`name`, `about`, and its own).
+ * messages/ (`name`, `about`, and its own). Who has it where is decided by its `access` in core (tools/allowed.ts).
  */
-export interface ToolDefinition<State extends Kept = Kept> {
-  readonly id: string;
+export interface ToolDefinition<State extends Kept = Kept> extends RailTool {
   readonly Icon: LucideIcon;
   /** Letter of its Alt key; a letter that is taken falls to the tool's own rank in the list (useKeys). */
   readonly letter: string;
-  /** What its button does: switch it on and off (its state then has `on`), or open its panel. */
-  readonly button: 'switch' | 'panel';
+  /** What its button does: switch it on and off (its state then has `on`), open its panel, or open its window. */
+  readonly button: 'switch' | 'panel' | 'window';
   readonly state: ToolState<State>;
-  /** Whether a student has it at a question; `null` where no question is shown. Every student has it everywhere unless it says otherwise. */
-  available?(needs: AccessNeeds, item: DeliveredItem | null): boolean;
-  /** Whether it takes the pointer for itself while it is on; at most one tool does (work.md, E: a click always answers). */
-  readonly pointer?: 'own';
-  readonly Panel?: ComponentType;
+  readonly Panel?: ComponentType<QuestionProps>;
+  readonly window?: ToolWindow;
   /** Drawn over each sheet; a higher order lies above a lower one. */
   readonly sheetLayer?: { readonly order: number; readonly Layer: ComponentType<SheetLayerProps> };
+  /** Drawn over the whole screen. */
+  readonly PageLayer?: ComponentType<QuestionProps>;
   /** Drawn at the end of each choice of a question. */
   readonly ChoiceMark?: ComponentType<ChoiceMarkProps>;
+  /** Whether a question has something of this tool that is told on the trail and in the review (`tools.ID.sign`). */
+  isOnQuestion?(kept: AttemptState['tools'], itemRef: string): boolean;
   /** Its say in how the whole page looks. */
   pageLook?(state: State): Partial<PageLook>;
 }

@@ -9,6 +9,7 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import { emptied, firstBatch } from './batches';
 import { browserEvent } from '@/core/wire/events';
 import { ServerRefusal, type Content, type Saved, type Transport } from './transport';
+import { NO_MATERIALS } from '@/core/item/materials';
 import { NO_NEEDS } from '@/core/needs';
 
 const CHECKED: DeliveredItem = {
@@ -16,6 +17,8 @@ const CHECKED: DeliveredItem = {
   body: [],
   responses: [],
   stimuli: [],
+  materials: NO_MATERIALS,
+  toolsOff: [],
   points: 1,
   tries: 0,
   checksWhole: false,

@@ -13,6 +13,7 @@ import { reviewUnits } from '../sheets/units';
 import { useOverview } from '../trail/useOverview';
 import { useSaid } from '../../interactions/useSaid';
 import { progressText, useProgressWords } from '../useProgressWords';
+import { toolsOn } from '../../tools';
 import styles from './review.module.css';
 import { Button, Press } from '../../kit/Button';
 
@@ -116,6 +117,9 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
   const { number, standing, flagged, progress } = question;
   const { test } = usePlayer();
   const say = useSaid();
+  const tools = useTranslations('tools');
+  const kept = useAttempt((state) => state.tools);
+  const signs = toolsOn(kept, question.ref);
   const responses = useAttempt((state) => itemOf(state, question.ref).responses);
   const item = own(test.items, question.ref);
   const answer = item ? say.glance(item, responses) : '';
@@ -139,6 +143,12 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
         {answer !== '' && <span className={styles.answer}>{answer}</span>}
         {missing.length > 0 && <span>{progressText(missing)}</span>}
       </span>
+      {signs.map(({ id, Icon }) => (
+        <span key={id} className={styles.sign}>
+          <Icon size="1.1em" aria-hidden="true" />
+          {tools(`${id as 'notes'}.sign`)}
+        </span>
+      ))}
       {flagged && (
         <span className={styles.flag}>
           <Flag size="1.1em" fill="currentColor" aria-hidden="true" />

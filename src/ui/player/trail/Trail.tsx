@@ -5,7 +5,10 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { useHandler } from '../../kit/useHandler';
-import { usePlayer } from '../../attempt/PlayerContext';
+import type { AttemptState } from '@/core/attempt/state';
+import { own } from '@/core/own';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { toolsOn } from '../../tools';
 import styles from './trail.module.css';
 import { useOverview } from './useOverview';
 import { Press } from '../../kit/Button';
@@ -21,6 +24,7 @@ export function Trail({ current, onGo, onReview }: Props) {
   const t = useTranslations('trail');
   const { test, layout, tight } = usePlayer();
   const questions = useOverview();
+  const signs = useAttempt(signsIn);
   const [open, setOpen] = useState(false);
   const narrow = layout === 'narrow';
   const done = questions.filter((one) => one.standing === 'done').length;
@@ -89,6 +93,7 @@ export function Trail({ current, onGo, onReview }: Props) {
                             standing={question.standing}
                             flagged={question.flagged}
                             here={ref === current}
+                            sign={own(signs, ref) ?? null}
                             onGo={go}
                           />
                         </li>
@@ -107,22 +112,39 @@ export function Trail({ current, onGo, onReview }: Props) {
   );
 }
 
+const seenIn = new WeakMap<AttemptState['tools'], Readonly<Record<string, string>>>();
+
+/** Which tool has something at each question; the same object while nothing a tool keeps has changed. */
+function signsIn({ tools, items }: AttemptState): Readonly<Record<string, string>> {
+  const known = seenIn.get(tools);
+  if (known) return known;
+  const signs = Object.fromEntries(
+    Object.keys(items).flatMap((ref) => toolsOn(tools, ref).map(({ id }) => [ref, id] as const)),
+  );
+  seenIn.set(tools, signs);
+  return signs;
+}
+
 interface StopProps extends Pick<QuestionOverview, 'number' | 'standing' | 'flagged'> {
   readonly target: string;
   readonly here: boolean;
+  /** The tool that has something there. */
+  readonly sign: string | null;
   readonly onGo: (ref: string) => void;
 }
 
 /** One question; drawn again only when something about it changed, however much happens elsewhere. */
-const Stop = memo(function Stop({ target, number, standing, flagged, here, onGo }: StopProps) {
+const Stop = memo(function Stop({ target, number, standing, flagged, here, sign, onGo }: StopProps) {
   const t = useTranslations('trail');
   const ref = useRef<HTMLButtonElement>(null);
-  const words = t('stop', {
+  const tools = useTranslations('tools');
+  const stop = t('stop', {
     number,
     standing: t(`standing.${standing}`),
     flagged: flagged ? 'yes' : 'no',
     here: here ? 'yes' : 'no',
   });
+  const words = sign === null ? stop : `${stop}, ${tools(`${sign as 'notes'}.sign`)}`;
   useEffect(() => {
     if (!here) return undefined;
     // After the question is painted: scrolling makes the browser lay out everything at once.
@@ -135,6 +157,7 @@ const Stop = memo(function Stop({ target, number, standing, flagged, here, onGo 
       className={styles.stop}
       data-standing={standing}
       data-flagged={flagged || undefined}
+      data-sign={sign ?? undefined}
       aria-current={here ? 'step' : undefined}
       aria-label={words}
       title={words}

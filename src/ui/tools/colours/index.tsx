@@ -3,33 +3,42 @@
 import { Palette } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
-import { SCHEME_IDS, SCHEMES, type SchemeId } from '@/core/view/schemes';
+import { SCHEME_IDS, SCHEMES } from '@/core/view/schemes';
 import { useKept } from '../../attempt/PlayerContext';
 import { defineTool, type ToolState } from '../types';
 import styles from './colours.module.css';
+import { OwnColoursChoice } from './OwnColoursChoice';
 
-const STATE: ToolState<{ scheme: SchemeId; inverted: boolean }> = {
-  schema: z.object({ scheme: z.enum(SCHEME_IDS), inverted: z.boolean() }),
-  initial: (needs) => ({ scheme: needs.scheme, inverted: false }),
+const colour = z.string().check(z.regex(/^#[\da-f]{6}$/i));
+const state = z.object({
+  scheme: z.enum(SCHEME_IDS),
+  inverted: z.boolean(),
+  /** Two colours of the student's own; null = those of the scheme. */
+  own: z.nullable(z.object({ ink: colour, sheet: colour })),
+});
+export type ColoursState = z.infer<typeof state>;
+export const COLOURS: ToolState<ColoursState> = {
+  schema: state,
+  initial: (needs) => ({ scheme: needs.scheme, inverted: false, own: null }),
   scope: 'test',
 };
 
 /** Colours for text and page; every scheme at least 7:1, and it applies to everything on the screen. */
 function ColoursPanel() {
   const t = useTranslations('tools.colours');
-  const [{ scheme, inverted }, keep] = useKept('colours', STATE);
+  const [{ scheme, inverted, own }, keep] = useKept('colours', COLOURS);
   return (
     <fieldset className={styles.list}>
       <legend>{t('legend')}</legend>
       {SCHEME_IDS.map((id) => {
         const { palette } = SCHEMES[id];
         return (
-          <label key={id} className={styles.scheme} data-on={scheme === id || undefined}>
+          <label key={id} className={styles.scheme} data-on={(own === null && scheme === id) || undefined}>
             <input
               type="radio"
               name="able-scheme"
-              checked={scheme === id}
-              onChange={() => keep({ scheme: id })}
+              checked={own === null && scheme === id}
+              onChange={() => keep({ scheme: id, own: null })}
             />
             <span
               className={styles.sample}
@@ -48,6 +57,7 @@ function ColoursPanel() {
           </label>
         );
       })}
+      <OwnColoursChoice own={own} onUse={(next) => keep({ own: next })} />
       <label className={styles.scheme} data-on={inverted || undefined}>
         <input type="checkbox" checked={inverted} onChange={() => keep({ inverted: !inverted })} />
         {t('invert')}
@@ -61,7 +71,10 @@ export const colours = defineTool({
   Icon: Palette,
   letter: 'C',
   button: 'panel',
+  group: 'looking',
+  access: 'everyone',
+  often: true,
   Panel: ColoursPanel,
-  state: STATE,
-  pageLook: ({ scheme, inverted }) => ({ scheme, inverted }),
+  state: COLOURS,
+  pageLook: ({ scheme, inverted, own }) => ({ scheme, inverted, own }),
 });

@@ -50,6 +50,9 @@ export const eliminator = defineTool({
   Icon: Strikethrough,
   letter: 'X',
   button: 'switch',
+  group: 'writing',
+  access: 'everyone',
+  often: true,
   ChoiceMark: StrikeMark,
   state: STATE,
 });

@@ -2,7 +2,7 @@ import { resolveAnchor } from '@/core/annotate/anchor';
 import type { Highlight as Mark } from '@/core/attempt/state';
 import { rangesFor, textOf } from '../domText';
 
-export const COLOURS = ['marigold', 'kelp', 'heather'] as const;
+export const COLOURS = ['marigold', 'kelp', 'heather', 'surf'] as const;
 
 /** Ranges of each sheet; the registry of the page holds one highlight per colour for all of them. */
 const painted = new Map<string, Map<string, StaticRange[]>>();

@@ -8,6 +8,9 @@ export const lineReader = defineTool({
   Icon: Rows3,
   letter: 'R',
   button: 'switch',
+  group: 'reading',
+  access: 'everyone',
+  often: true,
   state: LINE_READER,
   sheetLayer: { order: 10, Layer: LineReaderLayer },
 });

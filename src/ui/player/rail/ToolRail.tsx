@@ -1,0 +1,124 @@
+'use client';
+
+import { Ellipsis, Wrench } from 'lucide-react';
+import { memo, useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { railOf } from '@/core/tools/allowed';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { Press } from '../../kit/Button';
+import { ToolButton } from './ToolButton';
+import { ToolPanel } from './ToolPanel';
+import styles from './rail.module.css';
+import { useToolAct, useToolsHere, type OpenPanel, type ToolHere } from './tools';
+
+/** What the panel of all other tools is called among the open panels. */
+const MORE = 'more-tools';
+
+/** The named tools beside the sheets, the panel of the one that is open, and "More tools" for those not always in sight. */
+export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
+  const t = useTranslations('tools');
+  const { layout, tight, needs } = usePlayer();
+  const current = useAttempt((state) => state.current);
+  const tools = useToolsHere();
+  const [shown, setShown] = useState(false);
+  /** Those taken from "More tools": they stay in the rail, where they are switched off again. */
+  const [taken, setTaken] = useState<readonly string[]>([]);
+  const moreRef = useRef<HTMLButtonElement>(null);
+  const act = useToolAct({ open, setOpen });
+  const { first, more } = railOf(
+    tools.map(({ tool }) => tool),
+    needs,
+  );
+  const hereOf = (id: string) => tools.find(({ tool }) => tool.id === id);
+  const others = more.flatMap((group) => group.tools);
+  const opened = others.filter(({ id }) => taken.includes(id) || open === id);
+  const narrow = layout === 'narrow';
+  const expanded = shown || open !== null;
+  const toggleAll = () => {
+    setShown(!expanded);
+    setOpen(null);
+  };
+  const take = (here: ToolHere) => {
+    setTaken((before) => [...new Set([...before, here.tool.id])]);
+    setOpen(null);
+    act(here);
+    // A panel or a window takes the focus itself; a switch leaves it on what the switch can be turned off with.
+    if (here.tool.button === 'switch') moreRef.current?.focus();
+  };
+  return (
+    <aside className={styles.rail} aria-label={t('label')} data-narrow={narrow || undefined}>
+      {narrow && (
+        <Press
+          className={styles.toggle}
+          aria-expanded={expanded}
+          aria-label={t('label')}
+          title={t('label')}
+          onClick={toggleAll}
+        >
+          <Wrench size="1.1em" aria-hidden="true" />
+          {!tight && t('label')}
+        </Press>
+      )}
+      {(!narrow || expanded) && (
+        <div className={styles.tools}>
+          {[...first, ...opened].map(({ id }) => {
+            const here = hereOf(id);
+            return (
+              here && (
+                <ToolButton key={id} here={here} itemRef={current} open={open} setOpen={setOpen} act={act} />
+              )
+            );
+          })}
+          {others.length > 0 && (
+            <>
+              <Press
+                ref={moreRef}
+                className={styles.tool}
+                data-tool={MORE}
+                data-on={open === MORE || undefined}
+                aria-expanded={open === MORE}
+                onClick={() => setOpen(open === MORE ? null : MORE)}
+              >
+                <Ellipsis size="1.375em" strokeWidth={1.9} aria-hidden="true" />
+                {t('more')}
+              </Press>
+              {open === MORE && (
+                <ToolPanel
+                  name={t('more')}
+                  onClose={() => {
+                    setOpen(null);
+                    moreRef.current?.focus();
+                  }}
+                >
+                  {more.map(({ group, tools: inGroup }) => (
+                    <section key={group} className={styles.group} aria-label={t(`groups.${group}`)}>
+                      <h3>{t(`groups.${group}`)}</h3>
+                      {inGroup.map(({ id, Icon }) => {
+                        const here = hereOf(id);
+                        return (
+                          <Press
+                            key={id}
+                            className={styles.listed}
+                            data-tool={id}
+                            aria-disabled={here?.standing === 'elsewhere' || undefined}
+                            onClick={() => here && take(here)}
+                          >
+                            <Icon size="1.375em" strokeWidth={1.9} aria-hidden="true" />
+                            <span>
+                              <strong>{t(`${id as 'eliminator'}.name`)}</strong>
+                              <small>{t(`${id as 'eliminator'}.about`)}</small>
+                            </span>
+                          </Press>
+                        );
+                      })}
+                    </section>
+                  ))}
+                </ToolPanel>
+              )}
+            </>
+          )}
+        </div>
+      )}
+    </aside>
+  );
+});

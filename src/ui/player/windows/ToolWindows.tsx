@@ -1,0 +1,212 @@
+'use client';
+
+import { MoveDiagonal2, Move, X } from 'lucide-react';
+import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
+import { useTranslations } from 'use-intl';
+import { boxOf, moved, resized, type Frame, type Room } from '@/core/view/frame';
+import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { Press } from '../../kit/Button';
+import { useDrag } from '../../kit/useDrag';
+import { useFocusBack } from '../../kit/useFocusBack';
+import type { ToolDefinition, ToolWindow } from '../../tools/types';
+import { useToolsHere } from '../rail/tools';
+import styles from './windows.module.css';
+import { useWindows } from './useWindows';
+
+/** The windows of tools that are open and may be used at this question. On a narrow screen the uppermost is a sheet at the bottom. */
+export function ToolWindows() {
+  const { layout } = usePlayer();
+  const current = useAttempt((state) => state.current);
+  const tools = useToolsHere();
+  const { open } = useWindows();
+  const shown = open.flatMap((id) => {
+    const here = tools.find(({ tool, standing }) => tool.id === id && standing === 'here');
+    return here?.tool.window ? [{ tool: here.tool, content: here.tool.window }] : [];
+  });
+  if (current === null) return null;
+  // In the order of the registry, so that nothing is drawn anew when another window is raised.
+  const drawn = layout === 'narrow' ? shown.slice(-1) : shown;
+  return [...drawn]
+    .sort((a, b) => (a.tool.id < b.tool.id ? -1 : 1))
+    .map(({ tool, content }) => (
+      <Window
+        key={tool.id}
+        tool={tool}
+        content={content}
+        above={shown.findIndex((one) => one.tool === tool)}
+        itemRef={current}
+      />
+    ));
+}
+
+interface WindowProps {
+  readonly tool: ToolDefinition;
+  readonly content: ToolWindow;
+  readonly above: number;
+  readonly itemRef: string;
+}
+
+/** Where a window lies that was never moved: at the right, a little below the head, each a step further. */
+const firstFrame = ({ width, height }: ToolWindow, above: number): Frame => ({
+  x: Math.max(0, 0.94 - above * 0.06),
+  y: Math.min(1, 0.25 + above * 0.12),
+  width,
+  height,
+});
+
+/** A step of the arrow keys, in rem; with Shift a larger one. */
+const STEP = { small: 1, large: 5 } as const;
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** The frame that all windows share: moved and resized by hand and by arrow keys, whole on the screen, closed by Escape. */
+function Window({ tool, content: { Content, ...size }, above, itemRef }: WindowProps) {
+  const t = useTranslations('tools');
+  const { layout } = usePlayer();
+  const windows = useWindows();
+  const ref = useRef<HTMLElement>(null);
+  const titleRef = useRef<HTMLHeadingElement>(null);
+  const room = useRoom(ref);
+  const [going, setGoing] = useState<Frame | null>(null);
+  useFocusBack();
+  useEffect(() => titleRef.current?.focus({ preventScroll: true }), []);
+  const narrow = layout === 'narrow';
+  useBottomSheet(ref, narrow);
+  const name = t(`${tool.id as 'eliminator'}.name`);
+  const frame = going ?? windows.frameOf(tool.id) ?? firstFrame({ Content, ...size }, above);
+  const change = (how: typeof moved) => {
+    const dragged = {
+      enabled: true,
+      begin: ({ clientX, clientY }: { clientX: number; clientY: number }) => ({ frame, clientX, clientY }),
+      move: (
+        event: { clientX: number; clientY: number },
+        from: { frame: Frame; clientX: number; clientY: number },
+      ) =>
+        room && setGoing(how(from.frame, room, event.clientX - from.clientX, event.clientY - from.clientY)),
+      end: () => {
+        if (going) windows.place(tool.id, going);
+        setGoing(null);
+      },
+      cancel: () => setGoing(null),
+    };
+    const onKeyDown = (event: KeyboardEvent) => {
+      const step = STEPS[event.key];
+      if (!step || !room) return;
+      event.preventDefault();
+      const by = (event.shiftKey ? STEP.large : STEP.small) * room.rem;
+      windows.place(tool.id, how(frame, room, step[0] * by, step[1] * by));
+    };
+    return { dragged, onKeyDown };
+  };
+  const moving = change(moved);
+  const sizing = change(resized);
+  const move = useDrag(moving.dragged);
+  const resize = useDrag(sizing.dragged);
+  const box = room && !narrow ? boxOf(frame, room) : undefined;
+  return (
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape closes from anywhere inside
+    <section
+      ref={ref}
+      className={styles.window}
+      data-window={tool.id}
+      data-narrow={narrow || undefined}
+      style={{ ...box, zIndex: 21 + above }}
+      aria-label={name}
+      onFocus={() => windows.raise(tool.id)}
+      onPointerDown={() => windows.raise(tool.id)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape' || event.defaultPrevented) return;
+        event.stopPropagation();
+        windows.close(tool.id);
+      }}
+    >
+      <header
+        className={styles.head}
+        {...(narrow ? {} : move.handlers)}
+        data-going={move.dragging || undefined}
+      >
+        <h2 ref={titleRef} tabIndex={-1}>
+          {name}
+        </h2>
+        {!narrow && (
+          <Press
+            className={styles.control}
+            aria-label={t('move', { name })}
+            title={t('moveHint')}
+            onKeyDown={moving.onKeyDown}
+          >
+            <Move size="1.15em" aria-hidden="true" />
+          </Press>
+        )}
+        <Press
+          className={styles.control}
+          aria-label={t('close', { name })}
+          title={t('close', { name })}
+          onPointerDown={(event) => event.stopPropagation()}
+          onClick={() => windows.close(tool.id)}
+        >
+          <X size="1.2em" aria-hidden="true" />
+        </Press>
+      </header>
+      <div className={styles.body}>
+        <Content itemRef={itemRef} />
+      </div>
+      {!narrow && (
+        <Press
+          className={styles.corner}
+          aria-label={t('resize', { name })}
+          title={t('resizeHint')}
+          onKeyDown={sizing.onKeyDown}
+          {...resize.handlers}
+        >
+          <MoveDiagonal2 size="1.1em" aria-hidden="true" />
+        </Press>
+      )}
+    </section>
+  );
+}
+
+/** The screen below a window, followed through resizing and magnifying. */
+function useRoom(ref: RefObject<HTMLElement | null>): Room | null {
+  const [room, setRoom] = useState<Room | null>(null);
+  useLayoutEffect(() => {
+    const measure = () =>
+      setRoom({
+        width: window.innerWidth,
+        height: window.innerHeight,
+        rem: parseFloat(getComputedStyle(document.documentElement).fontSize),
+      });
+    measure();
+    window.addEventListener('resize', measure);
+    // Magnifying changes the letters, and with them the size of the window's own head.
+    const sizes = new ResizeObserver(measure);
+    const head = ref.current?.querySelector('header');
+    if (head) sizes.observe(head);
+    return () => {
+      window.removeEventListener('resize', measure);
+      sizes.disconnect();
+    };
+  }, [ref]);
+  return room;
+}
+
+/** On a narrow screen the page keeps as much room below as the sheet takes: everything can be scrolled out from under it. */
+function useBottomSheet(ref: RefObject<HTMLElement | null>, narrow: boolean): void {
+  useEffect(() => {
+    const sheet = ref.current;
+    if (!sheet || !narrow) return undefined;
+    const root = document.documentElement;
+    const sizes = new ResizeObserver(() =>
+      root.style.setProperty('--bottom-sheet', `${sheet.offsetHeight}px`),
+    );
+    sizes.observe(sheet);
+    return () => {
+      sizes.disconnect();
+      root.style.removeProperty('--bottom-sheet');
+    };
+  }, [ref, narrow]);
+}

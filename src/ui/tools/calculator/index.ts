@@ -1,0 +1,15 @@
+import { Calculator } from 'lucide-react';
+import { defineTool } from '../types';
+import { CalculatorWindow } from './CalculatorWindow';
+import { CALCULATOR } from './state';
+
+export const calculator = defineTool({
+  id: 'calculator',
+  Icon: Calculator,
+  letter: 'K',
+  button: 'window',
+  group: 'measuring',
+  access: { brought: 'calculator' },
+  state: CALCULATOR,
+  window: { Content: CalculatorWindow, width: 21, height: 34 },
+});
