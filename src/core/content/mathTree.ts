@@ -86,6 +86,6 @@ function draw(node: MathNode): ContentNode {
 /** What stands over or under a line, or raised: the brackets around it are not needed there. */
 const part = (node: MathNode): ContentNode => row([draw(node.t === 'group' ? node.arg : node)]);
 
-/** 2√2, 3π: no sign between a number and what is none. */
+/** 2√2, 2π√3: no sign between a number or π and what is no number. */
 const isBeside = (left: MathNode | undefined, right: MathNode): boolean =>
-  left?.t === 'num' && ['const', 'root', 'var'].includes(right.t);
+  (left?.t === 'num' || left?.t === 'const') && ['const', 'root', 'var'].includes(right.t);

@@ -62,13 +62,15 @@ const TOOLS = [
   tool('calculator', { brought: 'calculator' }, 'writing'),
   tool('mask', 'everyone', 'reading'),
 ];
+const here = (standing: 'here' | 'elsewhere' = 'here') =>
+  TOOLS.map((one) => ({ tool: one, standing: one.id === 'calculator' ? standing : ('here' as const) }));
 const names = (rail: ReturnType<typeof railOf>) => ({
-  first: rail.first.map(({ id }) => id),
-  more: rail.more.map(({ group, tools }) => [group, tools.map(({ id }) => id)]),
+  first: rail.first.map(({ tool: { id } }) => id),
+  more: rail.more.map(({ group, tools }) => [group, tools.map(({ tool: { id } }) => id)]),
 });
 
 test('the rail: what the question brings, what the needs name, what many use; the rest by group', () => {
-  expect(names(railOf(TOOLS, { toolsOn: [], toolsGiven: [] }))).toEqual({
+  expect(names(railOf(here(), { toolsOn: [], toolsGiven: [] }))).toEqual({
     first: ['calculator', 'reader'],
     more: [
       ['reading', ['mask']],
@@ -76,8 +78,16 @@ test('the rail: what the question brings, what the needs name, what many use; th
       ['looking', ['cover']],
     ],
   });
-  expect(names(railOf(TOOLS, { toolsOn: ['mask'], toolsGiven: ['notes'] }))).toEqual({
+  expect(names(railOf(here(), { toolsOn: ['mask'], toolsGiven: ['notes'] }))).toEqual({
     first: ['calculator', 'notes', 'mask', 'reader'],
     more: [['looking', ['cover']]],
+  });
+  expect(names(railOf(here('elsewhere'), { toolsOn: [], toolsGiven: [] }))).toEqual({
+    first: ['reader'],
+    more: [
+      ['reading', ['mask']],
+      ['writing', ['calculator', 'notes']],
+      ['looking', ['cover']],
+    ],
   });
 });

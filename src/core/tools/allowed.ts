@@ -49,6 +49,12 @@ export function standingOf(
 export const TOOL_GROUPS = ['reading', 'writing', 'measuring', 'looking'] as const;
 export type ToolGroup = (typeof TOOL_GROUPS)[number];
 
+/** A tool of this student, and whether it can be used at the question on the screen. */
+export interface ToolHere<Tool extends ToolRule = ToolRule> {
+  readonly tool: Tool;
+  readonly standing: Exclude<Standing, 'none'>;
+}
+
 export interface RailTool extends ToolRule {
   readonly group: ToolGroup;
   /** Used by many: always in sight. */
@@ -56,25 +62,30 @@ export interface RailTool extends ToolRule {
 }
 
 /** The rail: what is always in sight, and what stands under "More tools", by group. */
-export interface Rail<Tool> {
-  readonly first: readonly Tool[];
-  readonly more: readonly { readonly group: ToolGroup; readonly tools: readonly Tool[] }[];
+export interface Rail<Here> {
+  readonly first: readonly Here[];
+  readonly more: readonly { readonly group: ToolGroup; readonly tools: readonly Here[] }[];
 }
 
 /**
  * Puts a student's tools in order: first what this question brings, then what this student's needs name, then what many use; the
- * rest by group. Nothing changes its place by being used, so that a hand finds it again where it was.
+ * rest by group, and among it what only other questions bring. Nothing changes its place by being used, so that a hand finds it again.
  */
-export function railOf<Tool extends RailTool>(tools: readonly Tool[], needs: NamedTools): Rail<Tool> {
+export function railOf<Tool extends RailTool>(
+  tools: readonly ToolHere<Tool>[],
+  needs: NamedTools,
+): Rail<ToolHere<Tool>> {
   const isNamed = ({ id }: Tool) => needs.toolsGiven.includes(id) || needs.toolsOn.includes(id);
-  const rankOf = (tool: Tool): number =>
-    typeof tool.access === 'object' ? 0 : isNamed(tool) ? 1 : tool.often ? 2 : 3;
-  const ranked = (rank: number) => tools.filter((tool) => rankOf(tool) === rank);
+  const rankOf = ({ tool, standing }: ToolHere<Tool>): number => {
+    if (standing === 'elsewhere') return 3;
+    return typeof tool.access === 'object' ? 0 : isNamed(tool) ? 1 : tool.often ? 2 : 3;
+  };
+  const ranked = (rank: number) => tools.filter((here) => rankOf(here) === rank);
   const rest = ranked(3);
   return {
     first: [...ranked(0), ...ranked(1), ...ranked(2)],
     more: TOOL_GROUPS.flatMap((group) => {
-      const inGroup = rest.filter((tool) => tool.group === group);
+      const inGroup = rest.filter(({ tool }) => tool.group === group);
       return inGroup.length > 0 ? [{ group, tools: inGroup }] : [];
     }),
   };

@@ -30,6 +30,9 @@ function attributeName(name: string, namespace: 'html' | 'svg' | 'math'): string
   return namespace === 'svg' ? camel(name) : (own(HTML_NAMES, name) ?? name);
 }
 
+/** How wide a picture is meant to be, in CSS pixels: what is measured on it is measured at that size (ui/tools/measuring). */
+const TRUE_WIDTH = 'data-true-width';
+
 /** A length in CSS pixels from a `width` attribute, as rem, so that it grows with the magnifier. */
 const rem = (pixels: string | undefined): string | undefined =>
   pixels !== undefined && /^\d+(\.\d+)?(px)?$/.test(pixels) ? `${parseFloat(pixels) / 16}rem` : undefined;
@@ -47,6 +50,7 @@ function propsOf(
   if (node.name === 'img') {
     props.alt = node.attributes.alt ?? '';
     props.style = { width: rem(node.attributes.width) };
+    if (rem(node.attributes.width) !== undefined) props[TRUE_WIDTH] = parseFloat(node.attributes.width ?? '');
     props.className = [node.attributes.class, 'able-picture'].filter(Boolean).join(' ');
     delete props.width;
     delete props.height;
@@ -72,6 +76,7 @@ function drawingProps({ width, height, viewBox }: Readonly<Record<string, string
   return {
     widest: rem(width) ?? rem(across) ?? '100%',
     filling: {
+      [TRUE_WIDTH]: parseFloat(width ?? across ?? '') || undefined,
       viewBox: viewBox ?? bare,
       width: undefined,
       height: undefined,

@@ -7,6 +7,8 @@ import { highlighter } from './highlighter';
 import { lineReader } from './line-reader';
 import { magnifier } from './magnifier';
 import { masking } from './masking';
+import { protractor } from './measuring/protractor';
+import { ruler } from './measuring/ruler';
 import { notes } from './notes';
 import { text } from './text';
 import type { ToolDefinition } from './types';
@@ -14,6 +16,8 @@ import type { ToolDefinition } from './types';
 /** Every tool, in the order of the rail (core/tools/allowed.ts, `railOf`). A new one is its folder and a line here. */
 export const TOOLS: readonly ToolDefinition[] = [
   calculator,
+  ruler,
+  protractor,
   lineReader,
   highlighter,
   eliminator,
@@ -26,13 +30,13 @@ export const TOOLS: readonly ToolDefinition[] = [
 ];
 
 /** Marks that tools put at the end of each choice. */
-export const CHOICE_MARKS = TOOLS.flatMap(({ id, ChoiceMark }) =>
-  ChoiceMark ? [{ id, Mark: ChoiceMark }] : [],
+export const CHOICE_MARKS = TOOLS.flatMap((tool) =>
+  tool.ChoiceMark ? [{ tool, Mark: tool.ChoiceMark }] : [],
 );
 
 /** Layers that tools draw over each sheet, the lowest first. */
-export const SHEET_LAYERS = TOOLS.flatMap(({ id, sheetLayer }) =>
-  sheetLayer ? [{ id, ...sheetLayer }] : [],
+export const SHEET_LAYERS = TOOLS.flatMap((tool) =>
+  tool.sheetLayer ? [{ tool, ...tool.sheetLayer }] : [],
 ).sort((a, b) => a.order - b.order);
 
 /** Tools that have something at a question, which the trail and the review tell. */

@@ -2,6 +2,7 @@ import type { LucideIcon } from 'lucide-react';
 import type { ComponentType, RefObject } from 'react';
 import type { AttemptState } from '@/core/attempt/state';
 import type { RailTool } from '@/core/tools/allowed';
+import type { DeliveredItem } from '@/core/item/delivered';
 import type { Kept, KeptState, PageLook } from '../attempt/kept';
 
 export interface SheetLayerProps {
@@ -35,8 +36,7 @@ export interface ToolState<State extends Kept = Kept> extends KeptState<State> {
 export interface ToolWindow {
   readonly Content: ComponentType<QuestionProps>;
   /** How large it begins, in rem. */
-  readonly width: number;
-  readonly height: number;
+  readonly size: (item: DeliveredItem) => { readonly width: number; readonly height: number };
 }
 
 /**

@@ -46,15 +46,15 @@ const SCIENTIFIC: readonly (readonly CalculatorKey[])[] = [
   ],
 ];
 
-/** The rows of keys of a kind of calculator, from the top. */
+/** The blocks of keys of a kind of calculator, five to a row: what it knows besides, and the digits. */
 export function keysOf(kind: CalculatorKind): readonly (readonly CalculatorKey[])[] {
   switch (kind) {
     case 'basic':
-      return BASIC;
+      return [BASIC.flat()];
     case 'standard':
-      return [FRACTIONS, ...BASIC];
+      return [[...FRACTIONS, ...BASIC.flat()]];
     case 'scientific':
     case 'graphing':
-      return [...SCIENTIFIC, FRACTIONS, ...BASIC];
+      return [[...SCIENTIFIC.flat(), ...FRACTIONS], BASIC.flat()];
   }
 }

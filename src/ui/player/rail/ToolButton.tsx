@@ -4,7 +4,7 @@ import { useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import { useKept } from '../../attempt/PlayerContext';
 import { Press } from '../../kit/Button';
-import { useWindows } from '../windows/useWindows';
+import { useWindows } from '../../tools/useWindows';
 import { ToolPanel } from './ToolPanel';
 import styles from './rail.module.css';
 import { isOn, type OpenPanel, type ToolHere } from './tools';

@@ -25,13 +25,9 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
   const [taken, setTaken] = useState<readonly string[]>([]);
   const moreRef = useRef<HTMLButtonElement>(null);
   const act = useToolAct({ open, setOpen });
-  const { first, more } = railOf(
-    tools.map(({ tool }) => tool),
-    needs,
-  );
-  const hereOf = (id: string) => tools.find(({ tool }) => tool.id === id);
+  const { first, more } = railOf(tools, needs);
   const others = more.flatMap((group) => group.tools);
-  const opened = others.filter(({ id }) => taken.includes(id) || open === id);
+  const opened = others.filter(({ tool }) => taken.includes(tool.id) || open === tool.id);
   const narrow = layout === 'narrow';
   const expanded = shown || open !== null;
   const toggleAll = () => {
@@ -61,14 +57,16 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
       )}
       {(!narrow || expanded) && (
         <div className={styles.tools}>
-          {[...first, ...opened].map(({ id }) => {
-            const here = hereOf(id);
-            return (
-              here && (
-                <ToolButton key={id} here={here} itemRef={current} open={open} setOpen={setOpen} act={act} />
-              )
-            );
-          })}
+          {[...first, ...opened].map((here) => (
+            <ToolButton
+              key={here.tool.id}
+              here={here}
+              itemRef={current}
+              open={open}
+              setOpen={setOpen}
+              act={act}
+            />
+          ))}
           {others.length > 0 && (
             <>
               <Press
@@ -93,20 +91,22 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
                   {more.map(({ group, tools: inGroup }) => (
                     <section key={group} className={styles.group} aria-label={t(`groups.${group}`)}>
                       <h3>{t(`groups.${group}`)}</h3>
-                      {inGroup.map(({ id, Icon }) => {
-                        const here = hereOf(id);
+                      {inGroup.map((here) => {
+                        const { id, Icon } = here.tool;
+                        const away = here.standing === 'elsewhere';
                         return (
                           <Press
                             key={id}
                             className={styles.listed}
                             data-tool={id}
-                            aria-disabled={here?.standing === 'elsewhere' || undefined}
-                            onClick={() => here && take(here)}
+                            data-away={away || undefined}
+                            aria-disabled={away || undefined}
+                            onClick={() => (away ? act(here) : take(here))}
                           >
                             <Icon size="1.375em" strokeWidth={1.9} aria-hidden="true" />
                             <span>
                               <strong>{t(`${id as 'eliminator'}.name`)}</strong>
-                              <small>{t(`${id as 'eliminator'}.about`)}</small>
+                              <small>{away ? t('notHereAbout') : t(`${id as 'eliminator'}.about`)}</small>
                             </span>
                           </Press>
                         );

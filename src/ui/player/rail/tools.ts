@@ -3,19 +3,15 @@
 import { useMemo } from 'react';
 import { useTranslations } from 'use-intl';
 import type { AttemptState } from '@/core/attempt/state';
-import { standingOf, type Standing } from '@/core/tools/allowed';
+import { standingOf, type ToolHere as HereOf } from '@/core/tools/allowed';
 import type { AccessNeeds } from '@/core/needs';
 import { readKept, type Kept, type PageLook } from '../../attempt/kept';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { TOOLS } from '../../tools';
 import type { ToolDefinition } from '../../tools/types';
-import { useWindows } from '../windows/useWindows';
+import { useWindows } from '../../tools/useWindows';
 
-/** A tool of this student, and whether it can be used at the question on the screen. */
-export interface ToolHere {
-  readonly tool: ToolDefinition;
-  readonly standing: Exclude<Standing, 'none'>;
-}
+export type ToolHere = HereOf<ToolDefinition>;
 
 /** The tools this student has in this test, in the order of the registry. */
 export function useToolsHere(): readonly ToolHere[] {

@@ -14,6 +14,7 @@ import { nameOfAnswers } from '@/core/item/said';
 import { TaskWordsProvider } from '../../interactions/taskName';
 import { Vocabulary } from '../../interactions/Vocabulary';
 import { CHOICE_MARKS } from '../../tools';
+import { useIsHere } from '../../tools/useIsHere';
 import { useGestures } from '../../attempt/gestures';
 import { useAttempt, useKept, usePlayer } from '../../attempt/PlayerContext';
 
@@ -35,6 +36,7 @@ function InteractionHost({
   const t = useTranslations('player');
   const { dispatch, announce } = usePlayer();
   const goesOn = useGestures();
+  const isHere = useIsHere(item.ref);
   const [{ typed }, keepWriting] = useKept('writing', WRITING);
   const { responseIdentifier } = model;
   const response = useAttempt((state) => own(itemOf(state, item.ref).responses, responseIdentifier) ?? null);
@@ -64,8 +66,8 @@ function InteractionHost({
       struck={struck}
       typing={{ on: typed, set: (on) => keepWriting({ typed: on }) }}
       choiceMark={(mark) =>
-        CHOICE_MARKS.map(({ id, Mark }) => (
-          <Mark key={id} itemRef={item.ref} response={responseIdentifier} {...mark} />
+        CHOICE_MARKS.filter(({ tool }) => isHere(tool)).map(({ tool, Mark }) => (
+          <Mark key={tool.id} itemRef={item.ref} response={responseIdentifier} {...mark} />
         ))
       }
       mate={(other) => (

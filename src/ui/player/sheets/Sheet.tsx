@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import { Boundary } from '../../kit/Boundary';
 import { useFocusKept } from '../../kit/useFocusKept';
 import { SHEET_LAYERS } from '../../tools';
+import { useIsHere } from '../../tools/useIsHere';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { MoreBelow } from './MoreBelow';
 import content from '../../content/content.module.css';
@@ -39,6 +40,7 @@ export function Sheet({
   const { layout } = usePlayer();
   const ownRef = useRef<HTMLDivElement>(null);
   useFocusKept(contentRef);
+  const isHere = useIsHere(/^item:(.*)$/.exec(textId)?.[1]);
   const narrow = layout === 'narrow';
   return (
     <section className={styles.sheet} aria-label={label} data-sheet={sheet} data-narrow={narrow || undefined}>
@@ -55,8 +57,8 @@ export function Sheet({
             <Boundary key={textId} fallback={<p role="alert">{t('cannotShow')}</p>}>
               {children}
             </Boundary>
-            {SHEET_LAYERS.map(({ id, Layer }) => (
-              <Layer key={id} sheet={sheet} textId={textId} contentRef={contentRef} />
+            {SHEET_LAYERS.filter(({ tool }) => isHere(tool)).map(({ tool, Layer }) => (
+              <Layer key={tool.id} sheet={sheet} textId={textId} contentRef={contentRef} />
             ))}
           </div>
         </div>

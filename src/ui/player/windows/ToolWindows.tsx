@@ -3,6 +3,8 @@
 import { MoveDiagonal2, Move, X } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
+import type { DeliveredItem } from '@/core/item/delivered';
+import { own } from '@/core/own';
 import { boxOf, moved, resized, type Frame, type Room } from '@/core/view/frame';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { Press } from '../../kit/Button';
@@ -11,11 +13,11 @@ import { useFocusBack } from '../../kit/useFocusBack';
 import type { ToolDefinition, ToolWindow } from '../../tools/types';
 import { useToolsHere } from '../rail/tools';
 import styles from './windows.module.css';
-import { useWindows } from './useWindows';
+import { useWindows } from '../../tools/useWindows';
 
 /** The windows of tools that are open and may be used at this question. On a narrow screen the uppermost is a sheet at the bottom. */
 export function ToolWindows() {
-  const { layout } = usePlayer();
+  const { layout, test } = usePlayer();
   const current = useAttempt((state) => state.current);
   const tools = useToolsHere();
   const { open } = useWindows();
@@ -23,7 +25,8 @@ export function ToolWindows() {
     const here = tools.find(({ tool, standing }) => tool.id === id && standing === 'here');
     return here?.tool.window ? [{ tool: here.tool, content: here.tool.window }] : [];
   });
-  if (current === null) return null;
+  const item = current === null ? undefined : own(test.items, current);
+  if (!item) return null;
   // In the order of the registry, so that nothing is drawn anew when another window is raised.
   const drawn = layout === 'narrow' ? shown.slice(-1) : shown;
   return [...drawn]
@@ -34,7 +37,7 @@ export function ToolWindows() {
         tool={tool}
         content={content}
         above={shown.findIndex((one) => one.tool === tool)}
-        itemRef={current}
+        item={item}
       />
     ));
 }
@@ -43,16 +46,19 @@ interface WindowProps {
   readonly tool: ToolDefinition;
   readonly content: ToolWindow;
   readonly above: number;
-  readonly itemRef: string;
+  readonly item: DeliveredItem;
 }
 
-/** Where a window lies that was never moved: at the right, a little below the head, each a step further. */
-const firstFrame = ({ width, height }: ToolWindow, above: number): Frame => ({
-  x: Math.max(0, 0.94 - above * 0.06),
-  y: Math.min(1, 0.25 + above * 0.12),
-  width,
-  height,
-});
+/** The tools' rail and a little air, in rem: a window that was never moved leaves them free. */
+const RAIL = 6.75;
+/** The heads of the page and of the question, in rem. */
+const HEAD = 8.25;
+
+/** Where a window lies that was never moved: beside the rail, a little below the head, each a step further. */
+function firstFrame(size: Pick<Frame, 'width' | 'height'>, above: number, room: Room | null): Frame {
+  const frame = { x: 1, y: 0, ...size };
+  return room ? moved(frame, room, -(RAIL + above * 2) * room.rem, (HEAD + above * 3) * room.rem) : frame;
+}
 
 /** A step of the arrow keys, in rem; with Shift a larger one. */
 const STEP = { small: 1, large: 5 } as const;
@@ -64,7 +70,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 /** The frame that all windows share: moved and resized by hand and by arrow keys, whole on the screen, closed by Escape. */
-function Window({ tool, content: { Content, ...size }, above, itemRef }: WindowProps) {
+function Window({ tool, content: { Content, size }, above, item }: WindowProps) {
   const t = useTranslations('tools');
   const { layout } = usePlayer();
   const windows = useWindows();
@@ -77,7 +83,7 @@ function Window({ tool, content: { Content, ...size }, above, itemRef }: WindowP
   const narrow = layout === 'narrow';
   useBottomSheet(ref, narrow);
   const name = t(`${tool.id as 'eliminator'}.name`);
-  const frame = going ?? windows.frameOf(tool.id) ?? firstFrame({ Content, ...size }, above);
+  const frame = going ?? windows.frameOf(tool.id) ?? firstFrame(size(item), above, room);
   const change = (how: typeof moved) => {
     const dragged = {
       enabled: true,
@@ -153,18 +159,20 @@ function Window({ tool, content: { Content, ...size }, above, itemRef }: WindowP
         </Press>
       </header>
       <div className={styles.body}>
-        <Content itemRef={itemRef} />
+        <Content itemRef={item.ref} />
       </div>
       {!narrow && (
-        <Press
-          className={styles.corner}
-          aria-label={t('resize', { name })}
-          title={t('resizeHint')}
-          onKeyDown={sizing.onKeyDown}
-          {...resize.handlers}
-        >
-          <MoveDiagonal2 size="1.1em" aria-hidden="true" />
-        </Press>
+        <footer className={styles.foot}>
+          <Press
+            className={styles.corner}
+            aria-label={t('resize', { name })}
+            title={t('resizeHint')}
+            onKeyDown={sizing.onKeyDown}
+            {...resize.handlers}
+          >
+            <MoveDiagonal2 size="1.1em" aria-hidden="true" />
+          </Press>
+        </footer>
       )}
     </section>
   );

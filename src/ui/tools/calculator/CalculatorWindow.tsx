@@ -1,5 +1,6 @@
 'use client';
 
+import { Delete } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
@@ -177,29 +178,35 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
       </div>
       {/* A press of the hand leaves the caret in the line. */}
       <div className={styles.keys} onMouseDown={(event) => event.preventDefault()} role="presentation">
-        {keysOf(kind).flatMap((row, i) =>
-          row.map((one) => (
-            <Button
-              key={`${i} ${one.sign} ${one.puts}`}
-              className={styles.key}
-              data-digit={/^\d$/.test(one.sign) || undefined}
-              aria-label={one.name === undefined ? undefined : t(`keys.${one.name as 'plus'}`)}
-              title={one.name === undefined ? undefined : t(`keys.${one.name as 'plus'}`)}
-              onClick={() => press(one)}
-            >
-              {one.name === 'negative' ? '±' : one.sign}
-            </Button>
-          )),
-        )}
-        <Button className={styles.key} onClick={() => write('', 0)} aria-label={t('keys.clear')}>
-          {t('clear')}
-        </Button>
-        <Button className={styles.key} onClick={takeBack} aria-label={t('keys.takeBack')}>
-          ⌫
-        </Button>
-        <Button className={styles.equals} look="main" onClick={equals} aria-label={t('keys.equals')}>
-          =
-        </Button>
+        {keysOf(kind).map((block, i, { length }) => (
+          <div key={i} className={styles.block}>
+            {block.map((one) => (
+              <Button
+                key={`${one.sign} ${one.puts}`}
+                className={styles.key}
+                data-digit={/^\d$/.test(one.sign) || undefined}
+                aria-label={one.name === undefined ? undefined : t(`keys.${one.name as 'plus'}`)}
+                title={one.name === undefined ? undefined : t(`keys.${one.name as 'plus'}`)}
+                onClick={() => press(one)}
+              >
+                {one.name === 'negative' ? '±' : one.sign}
+              </Button>
+            ))}
+            {i === length - 1 && (
+              <>
+                <Button className={styles.key} onClick={() => write('', 0)} aria-label={t('keys.clear')}>
+                  {t('clear')}
+                </Button>
+                <Button className={styles.key} onClick={takeBack} aria-label={t('keys.takeBack')}>
+                  <Delete size="1.15em" aria-hidden="true" />
+                </Button>
+                <Button className={styles.equals} look="main" onClick={equals} aria-label={t('keys.equals')}>
+                  =
+                </Button>
+              </>
+            )}
+          </div>
+        ))}
       </div>
       <p className={styles.hint}>{t(`hint.${kind === 'graphing' ? 'scientific' : kind}`)}</p>
     </div>

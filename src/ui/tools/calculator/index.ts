@@ -11,5 +11,9 @@ export const calculator = defineTool({
   group: 'measuring',
   access: { brought: 'calculator' },
   state: CALCULATOR,
-  window: { Content: CalculatorWindow, width: 21, height: 34 },
+  window: {
+    Content: CalculatorWindow,
+    size: ({ materials: { calculator: kind } }) =>
+      kind === 'scientific' || kind === 'graphing' ? { width: 32, height: 36 } : { width: 21, height: 36 },
+  },
 });

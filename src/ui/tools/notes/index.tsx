@@ -106,7 +106,7 @@ export const notes = defineTool({
   access: 'everyone',
   often: true,
   state: NOTES,
-  window: { Content: NotesWindow, width: 20, height: 18 },
+  window: { Content: NotesWindow, size: () => ({ width: 20, height: 20 }) },
   isOnQuestion: (kept, itemRef) =>
     readKept(kept, keptAt('notes', itemRef), NOTES, NO_NEEDS).text.trim() !== '',
 });

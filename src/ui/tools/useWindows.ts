@@ -2,8 +2,8 @@
 
 import * as z from 'zod/mini';
 import type { Frame } from '@/core/view/frame';
-import type { KeptState } from '../../attempt/kept';
-import { useKept } from '../../attempt/PlayerContext';
+import type { KeptState } from '../attempt/kept';
+import { useKept } from '../attempt/PlayerContext';
 import { own } from '@/core/own';
 
 const share = z.number().check(z.minimum(0), z.maximum(1));
