@@ -55,8 +55,8 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     'mikkel',
     'Mikkel Adeyemi',
     'north-channel',
-    { scheme: 'mist', timeMultiplier: 1.25, toolsOn: ['eliminator'] },
-    'blue-gray scheme, a quarter more time',
+    { scheme: 'mist', timeMultiplier: 1.25, toolsOn: ['eliminator'], toolsGiven: ['read-aloud'] },
+    'blue-gray scheme, a quarter more time, read aloud',
   ),
   {
     signInName: 'petra',

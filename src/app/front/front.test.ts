@@ -73,8 +73,10 @@ test('scripts need the nonce of their answer; nothing frames us; secure answers 
   const [one, two] = [newNonce(), newNonce()];
   expect(one).not.toBe(two);
   const headers = securityHeaders(one, true, false);
-  expect(headers['content-security-policy']).toContain(`script-src 'self' 'nonce-${one}';`);
-  expect(headers['content-security-policy']).not.toMatch(/unsafe-eval|script-src[^;]*unsafe-inline/);
+  expect(headers['content-security-policy']).toContain(
+    `script-src 'self' 'nonce-${one}' 'wasm-unsafe-eval';`,
+  );
+  expect(headers['content-security-policy']).not.toMatch(/'unsafe-eval'|script-src[^;]*unsafe-inline/);
   expect(headers['content-security-policy']).toContain("frame-ancestors 'none'");
   expect(headers['strict-transport-security']).toMatch(/max-age/);
   expect(securityHeaders(one, false, false)['strict-transport-security']).toBeUndefined();

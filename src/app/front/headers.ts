@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto';
 /**
  * Headers of every answer. Scripts: our own files and what carries this answer's nonce; nothing inline, nothing evaluated.
  * Styles may be inline: Ant Design and MathLive write theirs into the page, and sizes follow from content (docs/security.md).
+ * The shipped voice is WebAssembly (`wasm-unsafe-eval`: compiling it, and no JavaScript from text).
  */
 export function securityHeaders(
   nonce: string,
@@ -11,7 +12,7 @@ export function securityHeaders(
 ): Record<string, string> {
   const policy = [
     "default-src 'none'",
-    `script-src 'self' 'nonce-${nonce}'${development ? " 'unsafe-eval'" : ''}`,
+    `script-src 'self' 'nonce-${nonce}' 'wasm-unsafe-eval'${development ? " 'unsafe-eval'" : ''}`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' blob: data:",
     "media-src 'self' blob: data:",

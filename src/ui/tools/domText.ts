@@ -1,7 +1,7 @@
 import { trimmed, type Stretch } from '@/core/annotate/units';
 
 /** Places whose words are not part of the text that can be marked: answer places, buttons, hidden words. */
-const NOT_TEXT =
+export const NOT_TEXT =
   'button, select, input, textarea, math-field, [data-no-text], [role=button], .visually-hidden, .ML__latex';
 
 /** The text nodes of an element in reading order, without answer places. */
@@ -26,7 +26,7 @@ export function textOf(root: HTMLElement): string {
 }
 
 /** What begins a paragraph of its own: nothing that is read runs over its edge. */
-const BLOCK =
+export const BLOCK =
   'p, li, td, th, dt, dd, h1, h2, h3, h4, h5, h6, blockquote, figcaption, caption, label, legend, summary, div, section, [data-text-root]';
 
 /** Where paragraphs, headings and cells begin in the text, in letters. */

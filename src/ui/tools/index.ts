@@ -10,6 +10,7 @@ import { masking } from './masking';
 import { protractor } from './measuring/protractor';
 import { ruler } from './measuring/ruler';
 import { notes } from './notes';
+import { readAloud } from './read-aloud';
 import { text } from './text';
 import type { ToolDefinition } from './types';
 
@@ -18,6 +19,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   calculator,
   ruler,
   protractor,
+  readAloud,
   lineReader,
   highlighter,
   eliminator,

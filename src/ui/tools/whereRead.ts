@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
+import { textNodesOf } from './domText';
 
 /** Where a student was last in the sheets: what had the focus or was pressed there. */
 let last: Element | null = null;
@@ -33,4 +34,24 @@ export function whereRead(): { readonly root: HTMLElement; readonly where: Eleme
     if (box.bottom > top && box.top < Math.min(window.innerHeight, seen.bottom)) return { root, where: last };
   }
   return { root, where: top };
+}
+
+/** The place in the text of what comes at or after an element, or of what is first seen at or below a height. */
+export function placeOf(root: HTMLElement, where: Element | number): number {
+  let at = 0;
+  for (const node of textNodesOf(root)) {
+    const here =
+      typeof where === 'number'
+        ? isBelow(node, where)
+        : where.contains(node) ||
+          (where.compareDocumentPosition(node) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+    if (here && node.data.trim() !== '') return at;
+    at += node.length;
+  }
+  return 0;
+}
+function isBelow(node: Text, height: number): boolean {
+  const range = document.createRange();
+  range.selectNodeContents(node);
+  return [...range.getClientRects()].some((rect) => rect.bottom > height + 1);
 }

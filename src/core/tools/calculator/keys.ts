@@ -17,7 +17,7 @@ const BASIC: readonly (readonly CalculatorKey[])[] = [
 ];
 const FRACTIONS: readonly CalculatorKey[] = [
   key('a/b', 'fraction', '/'),
-  key('n a/b', 'mixed', ' '),
+  key('1 a/b', 'mixed', ' '),
   key('x²', 'square', '^2'),
   key('xʸ', 'power', '^'),
   key('1/x', 'reciprocal', '^(−1)'),

@@ -11,19 +11,23 @@ import { Press } from '../../kit/Button';
 import { useDrag } from '../../kit/useDrag';
 import { useFocusBack } from '../../kit/useFocusBack';
 import type { ToolDefinition, ToolWindow } from '../../tools/types';
-import { useToolsHere } from '../rail/tools';
+import { readKept } from '../../attempt/kept';
+import { isOn, useToolsHere } from '../rail/tools';
 import styles from './windows.module.css';
 import { useWindows } from '../../tools/useWindows';
 
 /** The windows of tools that are open and may be used at this question. On a narrow screen the uppermost is a sheet at the bottom. */
 export function ToolWindows() {
-  const { layout, test } = usePlayer();
+  const { layout, test, needs } = usePlayer();
+  const kept = useAttempt((state) => state.tools);
   const current = useAttempt((state) => state.current);
   const tools = useToolsHere();
   const { open } = useWindows();
   const shown = open.flatMap((id) => {
     const here = tools.find(({ tool, standing }) => tool.id === id && standing === 'here');
-    return here?.tool.window ? [{ tool: here.tool, content: here.tool.window }] : [];
+    // What is switched off has no window, whatever was open before.
+    const off = here?.tool.button === 'switch' && !isOn(readKept(kept, id, here.tool.state, needs));
+    return here?.tool.window && !off ? [{ tool: here.tool, content: here.tool.window }] : [];
   });
   const item = current === null ? undefined : own(test.items, current);
   if (!item) return null;

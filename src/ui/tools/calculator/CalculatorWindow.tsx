@@ -7,6 +7,7 @@ import { own } from '@/core/own';
 import { keysOf, remembered, workOut, type CalculatorKey, type Problem } from '@/core/tools/calculator';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
+import { loadFaces } from '../../kit/fonts';
 import type { QuestionProps } from '../types';
 import styles from './calculator.module.css';
 import { Roll } from './Roll';
@@ -40,6 +41,9 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
   const result = latest?.ok ? latest.text : null;
 
   useEffect(() => {
+    void loadFaces(/Noto Sans Math/);
+  }, []);
+  useEffect(() => {
     if (draft === kept) return undefined;
     const rest = setTimeout(() => keep({ draft }), KEEP_AFTER_MS);
     return () => clearTimeout(rest);
@@ -68,6 +72,12 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
   const press = ({ puts, sign, name }: CalculatorKey) => {
     put(puts);
     announce(name === undefined ? sign : t(`keys.${name as 'plus'}`));
+  };
+  /** A key's words; after the letters it shows, where it shows letters. */
+  const nameOf = ({ sign, name }: CalculatorKey): string | undefined => {
+    if (name === undefined) return undefined;
+    const words = t(`keys.${name as 'plus'}`);
+    return /[a-z\d]/i.test(sign) ? `${sign}: ${words}` : words;
   };
   const takeBack = () => {
     const at = caret.current;
@@ -148,7 +158,7 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
           small
           onClick={() => memory !== null && put(memory)}
           disabled={memory === null}
-          aria-label={t('keys.memoryRecall')}
+          aria-label={memory === null ? t('keys.memoryRecall') : t('memoryPut', { value: memory })}
         >
           {memory === null ? t('memoryEmpty') : t('memoryShort', { value: memory })}
         </Button>
@@ -185,8 +195,8 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
                 key={`${one.sign} ${one.puts}`}
                 className={styles.key}
                 data-digit={/^\d$/.test(one.sign) || undefined}
-                aria-label={one.name === undefined ? undefined : t(`keys.${one.name as 'plus'}`)}
-                title={one.name === undefined ? undefined : t(`keys.${one.name as 'plus'}`)}
+                aria-label={nameOf(one)}
+                title={nameOf(one)}
                 onClick={() => press(one)}
               >
                 {one.name === 'negative' ? '±' : one.sign}

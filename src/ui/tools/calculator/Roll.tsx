@@ -53,30 +53,25 @@ function Worked({
   const isWhole = exact?.t === 'num' || (exact?.t === 'neg' && exact.arg.t === 'num');
   return (
     <li>
-      <Press
-        className={styles.put}
-        aria-label={t('putAsked', { words: say(result) })}
-        onClick={() => onPut(line)}
-      >
-        <Written node={asked} />
+      <Press className={styles.put} onClick={() => onPut(line)}>
+        <span className="visually-hidden">{t('putAsked', { words: say(result) })}</span>
+        <span aria-hidden="true">
+          <Written node={asked} />
+        </span>
       </Press>
-      <Press
-        className={styles.put}
-        data-result=""
-        aria-label={t('putResult', { words: words(decimal) })}
-        onClick={() => onPut(text)}
-      >
+      <Press className={styles.put} data-result="" onClick={() => onPut(text)}>
+        <span className="visually-hidden">{t('putResult', { words: words(decimal) })}</span>
         {exact && !isWhole && (
-          <span>
+          <span aria-hidden="true">
             = <Written node={exact} />
           </span>
         )}
         {mixed && (
-          <span>
+          <span aria-hidden="true">
             = <Written node={mixed} />
           </span>
         )}
-        <span>
+        <span aria-hidden="true">
           {decimal.exact ? '=' : '≈'} {decimal.digits}
           {decimal.power !== 0 && (
             <>

@@ -1,5 +1,6 @@
 import { unitAt, unitBeside, unitsOf, type Stretch, type TextUnit } from '@/core/annotate/units';
-import { blockStarts, pointAt, textNodesOf, textOf } from '../domText';
+import { blockStarts, pointAt, textOf } from '../domText';
+import { placeOf } from '../whereRead';
 
 const STEPS: Readonly<Record<string, readonly [TextUnit, 1 | -1]>> = {
   ArrowRight: ['word', 1],
@@ -65,24 +66,4 @@ export class WordCursor {
     const seen = pointAt(this.root, this.to.start);
     seen?.node.parentElement?.scrollIntoView({ block: 'nearest' });
   }
-}
-
-/** The place in the text of what comes at or after an element, or of what is first seen at or below a height. */
-function placeOf(root: HTMLElement, where: Element | number): number {
-  let at = 0;
-  for (const node of textNodesOf(root)) {
-    const here =
-      typeof where === 'number'
-        ? isBelow(node, where)
-        : where.contains(node) ||
-          (where.compareDocumentPosition(node) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
-    if (here && node.data.trim() !== '') return at;
-    at += node.length;
-  }
-  return 0;
-}
-function isBelow(node: Text, height: number): boolean {
-  const range = document.createRange();
-  range.selectNodeContents(node);
-  return [...range.getClientRects()].some((rect) => rect.bottom > height + 1);
 }

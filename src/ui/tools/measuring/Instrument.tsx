@@ -1,6 +1,6 @@
 'use client';
 
-import { Move, RotateCw } from 'lucide-react';
+import { Move, RotateCw, Settings2 } from 'lucide-react';
 import { useState, type CSSProperties, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { useTranslations } from 'use-intl';
@@ -8,6 +8,7 @@ import { angleOf, angleTo, laidIn, type Laid } from '@/core/tools/measuring';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { Press } from '../../kit/Button';
 import { useDrag } from '../../kit/useDrag';
+import { useWindows } from '../useWindows';
 import styles from './measuring.module.css';
 import type { Measured } from './useMeasured';
 
@@ -22,6 +23,8 @@ interface Props {
   /** Where it is turned by hand, from its zero in pixels at 100 %. */
   readonly turnAt: { readonly x: number; readonly y: number };
   readonly moveAt: { readonly x: number; readonly y: number };
+  /** Where its settings are opened. */
+  readonly settingsAt: { readonly x: number; readonly y: number };
   /** The drawing; zero at 0,0, the level edge to the right. */
   readonly children: ReactNode;
 }
@@ -38,10 +41,11 @@ const TURN = { small: 1, large: 15 } as const;
 const LARGE_STEP = 10;
 
 /** A ruler or a protractor on the question: moved by its body, turned at its handle, both by keys too. It turns around its zero. */
-export function Instrument({ id, measured, laid, onLay, step, turnAt, moveAt, children }: Props) {
+export function Instrument({ id, measured, laid, onLay, step, turnAt, moveAt, settingsAt, children }: Props) {
   const t = useTranslations('tools.measuring');
   const tools = useTranslations('tools');
   const { announce } = usePlayer();
+  const windows = useWindows();
   const [going, setGoing] = useState<Laid | null>(null);
   const { scale, room } = measured;
   const now = going ?? laid;
@@ -143,6 +147,17 @@ export function Instrument({ id, measured, laid, onLay, step, turnAt, moveAt, ch
           {...move.handlers}
         >
           <Move size="1.15em" aria-hidden="true" />
+        </Press>
+        <Press
+          className={styles.handle}
+          style={place(settingsAt)}
+          data-settings=""
+          aria-expanded={windows.open.includes(id)}
+          aria-label={t('settings', { name })}
+          title={t('settings', { name })}
+          onClick={() => windows.toggle(id)}
+        >
+          <Settings2 size="1.15em" aria-hidden="true" />
         </Press>
         <Press
           className={styles.handle}

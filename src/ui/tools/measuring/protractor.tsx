@@ -3,13 +3,12 @@
 import { TriangleRight } from 'lucide-react';
 import { own } from '@/core/own';
 import { protractorMarks, USUAL_PROTRACTOR } from '@/core/tools/measuring';
-import { usePlayer } from '../../attempt/PlayerContext';
+import { useKept, usePlayer } from '../../attempt/PlayerContext';
+import { switchState } from '../switchState';
 import { defineTool, type QuestionProps, type SheetLayerProps } from '../types';
-import { useWindows } from '../useWindows';
 import { Instrument } from './Instrument';
 import { InstrumentWindow } from './InstrumentWindow';
 import styles from './measuring.module.css';
-import { LAID } from './state';
 import { useLaid } from './useLaid';
 import { useMeasured } from './useMeasured';
 
@@ -20,10 +19,12 @@ const REACH = { 0: 7, 1: 9, 2: 11, 3: 12, 4: 14 } as const;
 /** Where the two rows of numbers stand: 0 to 180 from the right outside, from the left inside. */
 const ROWS = { fromRight: 148, fromLeft: 126 } as const;
 
+const STATE = switchState('protractor', 'test');
+
 function ProtractorLayer(props: SheetLayerProps) {
-  const { open } = useWindows();
+  const [{ on }] = useKept('protractor', STATE);
   const itemRef = props.textId.replace(/^item:/, '');
-  return props.sheet === 'question' && open.includes('protractor') ? (
+  return props.sheet === 'question' && on ? (
     <LaidProtractor key={itemRef} itemRef={itemRef} contentRef={props.contentRef} />
   ) : null;
 }
@@ -50,7 +51,8 @@ function LaidProtractor({ itemRef, contentRef }: QuestionProps & Pick<SheetLayer
       laid={laid}
       onLay={lay}
       step={2}
-      moveAt={{ x: -22, y: 10 }}
+      moveAt={{ x: 44 - OUTER, y: 10 }}
+      settingsAt={{ x: 30, y: 10 }}
       turnAt={{ x: OUTER - 44, y: 10 }}
     >
       <path className={styles.clear} d={`M${OUTER} 0${arc(OUTER)}Z`} />
@@ -92,10 +94,10 @@ export const protractor = defineTool({
   id: 'protractor',
   Icon: TriangleRight,
   letter: 'P',
-  button: 'window',
+  button: 'switch',
   group: 'measuring',
   access: { brought: 'protractor' },
-  state: LAID,
+  state: STATE,
   window: { Content: ProtractorWindow, size: () => ({ width: 19, height: 18 }) },
   sheetLayer: { order: 31, Layer: ProtractorLayer },
 });

@@ -5,10 +5,10 @@ import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
 import type { Ruler } from '@/core/item/materials';
 import { PIXELS, rulerMarks, USUAL_RULERS } from '@/core/tools/measuring';
-import { useKeptAt, usePlayer } from '../../attempt/PlayerContext';
+import { useKept, useKeptAt, usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
+import { switchState } from '../switchState';
 import { defineTool, type QuestionProps, type SheetLayerProps } from '../types';
-import { useWindows } from '../useWindows';
 import { Instrument } from './Instrument';
 import { InstrumentWindow } from './InstrumentWindow';
 import styles from './measuring.module.css';
@@ -27,10 +27,12 @@ function useRulers(itemRef: string): readonly Ruler[] {
   return brought.length > 0 ? brought : USUAL_RULERS;
 }
 
+const STATE = switchState('ruler', 'test');
+
 function RulerLayer(props: SheetLayerProps) {
-  const { open } = useWindows();
+  const [{ on }] = useKept('ruler', STATE);
   const itemRef = props.textId.replace(/^item:/, '');
-  return props.sheet === 'question' && open.includes('ruler') ? (
+  return props.sheet === 'question' && on ? (
     <LaidRuler key={itemRef} itemRef={itemRef} contentRef={props.contentRef} />
   ) : null;
 }
@@ -51,6 +53,7 @@ function LaidRuler({ itemRef, contentRef }: QuestionProps & Pick<SheetLayerProps
       onLay={lay}
       step={ruler.minor * PIXELS[ruler.unit]}
       moveAt={{ x: Math.min(long * 0.2, 60), y: WIDE + 4 }}
+      settingsAt={{ x: Math.min(long * 0.45, 160), y: WIDE + 4 }}
       turnAt={{ x: Math.min(long * 0.7, 260), y: WIDE + 4 }}
     >
       <rect className={styles.glass} x={-8} y={laid.flipped ? -20 : 0} width={long + 16} height={20} />
@@ -102,10 +105,10 @@ export const ruler = defineTool({
   id: 'ruler',
   Icon: RulerIcon,
   letter: 'U',
-  button: 'window',
+  button: 'switch',
   group: 'measuring',
   access: { brought: 'rulers' },
-  state: LAID,
+  state: STATE,
   window: { Content: RulerWindow, size: () => ({ width: 19, height: 22 }) },
   sheetLayer: { order: 30, Layer: RulerLayer },
 });

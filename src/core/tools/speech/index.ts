@@ -1,0 +1,1 @@
+export { scriptOf, wordAt, type Piece, type Sentence, type SpokenWord } from './script';

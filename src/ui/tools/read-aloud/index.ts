@@ -1,0 +1,15 @@
+import { AudioLines } from 'lucide-react';
+import { defineTool } from '../types';
+import { ReadAloudWindow } from './ReadAloudWindow';
+import { READ_ALOUD } from './state';
+
+export const readAloud = defineTool({
+  id: 'read-aloud',
+  Icon: AudioLines,
+  letter: 'S',
+  button: 'window',
+  group: 'reading',
+  access: 'asked-for',
+  state: READ_ALOUD,
+  window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 23 }) },
+});

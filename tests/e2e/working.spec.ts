@@ -1,0 +1,486 @@
+import type { Page } from '@playwright/test';
+import { BENCHMARK, expect, goTo, saved, startTest, test, WORKSHOP } from './app';
+import { expectAccessibleInEveryScheme } from './axe';
+
+const rail = (page: Page) => page.getByRole('complementary', { name: 'Tools' });
+const railNames = (page: Page) =>
+  rail(page)
+    .locator('> div > button')
+    .evaluateAll((buttons) => buttons.map((one) => (one as HTMLElement).dataset.tool));
+const toolWindow = (page: Page, id: string) => page.locator(`[data-window=${id}]`);
+const isWhole = (page: Page, id: string) =>
+  toolWindow(page, id).evaluate((one) => {
+    const { left, top, right, bottom } = one.getBoundingClientRect();
+    return left >= 0 && top >= 0 && right <= innerWidth + 0.5 && bottom <= innerHeight + 0.5;
+  });
+const calculate = async (page: Page, text: string) => {
+  await page.getByRole('textbox', { name: 'Calculation' }).fill(text);
+  await page.keyboard.press('Enter');
+};
+const lastResult = (page: Page) =>
+  page
+    .getByRole('list', { name: 'What was worked out' })
+    .getByRole('button', { name: /^Put the result/ })
+    .last();
+
+test('the rail holds what belongs to the question; a tool of other questions says so; the test can take one away', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', WORKSHOP);
+  // The first question brings a calculator, and its section takes it away.
+  const always = ['line-reader', 'highlighter', 'eliminator', 'notes', 'magnifier', 'colours', 'more-tools'];
+  expect(await railNames(page)).toEqual(always);
+  await page.keyboard.press('Alt+k');
+  await expect(toolWindow(page, 'calculator')).toHaveCount(0);
+  await expect(page.locator('[data-announcer] p').last()).toHaveText('Calculator is not for this question.');
+  await page.getByRole('button', { name: 'More tools' }).click();
+  const listed = rail(page).getByRole('button', { name: /Calculator/ });
+  await expect(listed).toContainText('Only at other questions');
+  await listed.click();
+  await expect(toolWindow(page, 'calculator')).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'More tools' })).toBeFocused();
+  await goTo(page, 3);
+  expect(await railNames(page)).toEqual(['calculator', ...always]);
+  await goTo(page, 6);
+  expect(await railNames(page)).toEqual(['ruler', ...always]);
+});
+
+test('a tool from More tools stays in the rail, where it is switched off again, and the focus is never lost', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.getByRole('button', { name: 'More tools' }).click();
+  await rail(page)
+    .getByRole('button', { name: /^Cover choices/ })
+    .press('Enter');
+  await expect(page.getByRole('button', { name: 'More tools' })).toBeFocused();
+  const cover = rail(page).getByRole('button', { name: 'Cover choices', exact: true });
+  await expect(cover).toHaveAttribute('aria-pressed', 'true');
+  await cover.press('Enter');
+  await expect(cover).toHaveAttribute('aria-pressed', 'false');
+  await expect(cover).toBeFocused();
+});
+
+test('covered choices: uncovered one by one, a chosen one never covered, kept through a reload', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.keyboard.press('Alt+m');
+  const covers = page.locator('[data-mask]');
+  await expect(covers).toHaveCount(4);
+  await covers.first().click();
+  await expect(covers).toHaveCount(3);
+  await page.getByRole('radio').first().press('Space');
+  await expect(page.getByRole('radio').first()).toBeChecked();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('radio').nth(1)).toBeChecked();
+  await expect(covers).toHaveCount(2);
+  await saved(page);
+  await page.reload();
+  await expect(covers).toHaveCount(2);
+  await page
+    .getByRole('button', { name: /^Cover again/ })
+    .first()
+    .click();
+  await expect(covers).toHaveCount(3);
+});
+
+test('cover screen: one key, everything is gone, the time is told, one key back to where the student was', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.getByRole('radio').first().focus();
+  await page.keyboard.press('Alt+q');
+  await expect(page.getByText('Screen covered. The time goes on.')).toBeVisible();
+  const covered = await page.evaluate(
+    () => document.elementFromPoint(innerWidth / 2, innerHeight / 3)?.closest('dialog') !== null,
+  );
+  expect(covered).toBe(true);
+  await expect(page.getByRole('button', { name: 'Show the test again' })).toBeFocused();
+  await expectAccessibleInEveryScheme(page, 'covered screen');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('radio').first()).toBeFocused();
+});
+
+test('notes: a pad a question and one for the test, told on the trail and in the review, found again on another computer', async ({
+  page,
+  app,
+  browser,
+}) => {
+  await startTest(page, app, 'tomas');
+  await page.keyboard.press('Alt+o');
+  const pad = toolWindow(page, 'notes').getByRole('textbox');
+  await pad.fill('mailbags: paragraph 2');
+  await toolWindow(page, 'notes').getByRole('button', { name: 'Whole test' }).click();
+  await pad.fill('read slowly');
+  await goTo(page, 2);
+  await expect(pad).toHaveValue('read slowly');
+  await toolWindow(page, 'notes').getByRole('button', { name: 'This question' }).click();
+  await expect(pad).toHaveValue('');
+  await expect(page.getByRole('button', { name: /^Question 1:.*with notes/ })).toBeVisible();
+  await saved(page);
+  const other = await browser.newContext();
+  const elsewhere = await other.newPage();
+  await elsewhere.goto(page.url());
+  await other.addCookies(await page.context().cookies());
+  await elsewhere.goto(page.url());
+  await expect(elsewhere.getByRole('button', { name: /^Question 1:.*with notes/ })).toBeVisible();
+  await goTo(elsewhere, 1);
+  await expect(toolWindow(elsewhere, 'notes').getByRole('textbox')).toHaveValue('mailbags: paragraph 2');
+  await elsewhere
+    .getByRole('button', { name: /Look over/ })
+    .first()
+    .click();
+  await expect(elsewhere.locator('[data-review-row="1"]')).toContainText('with notes');
+  await other.close();
+});
+
+test('a window: moved and resized by hand and by keys, whole on the screen at any size, kept, a sheet on a narrow screen', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.getByRole('button', { name: 'Notes', exact: true }).click();
+  const notes = toolWindow(page, 'notes');
+  await expect(notes.getByRole('heading', { name: 'Notes' })).toBeFocused();
+  const before = await notes.boundingBox();
+  if (!before) throw new Error('no window');
+  await page.mouse.move(before.x + 60, before.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(before.x - 240, before.y + 60, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => (await notes.boundingBox())?.x).toBeCloseTo(before.x - 300, 0);
+  await notes.getByRole('button', { name: 'Move Notes' }).press('Shift+ArrowLeft');
+  await expect.poll(async () => (await notes.boundingBox())?.x).toBeCloseTo(before.x - 380, 0);
+  await notes.getByRole('button', { name: 'Make Notes larger' }).press('ArrowRight');
+  await expect.poll(async () => (await notes.boundingBox())?.width).toBeCloseTo(before.width + 16, 0);
+  await page.mouse.move(before.x - 300, before.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(3, 3, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => (await notes.boundingBox())?.x).toBeCloseTo(0, 0);
+  expect(await isWhole(page, 'notes')).toBe(true);
+  await saved(page);
+  await page.reload();
+  await expect(notes).toBeVisible();
+  expect((await notes.boundingBox())?.x).toBeCloseTo(0, 0);
+  await page.setViewportSize({ width: 500, height: 700 });
+  expect(await isWhole(page, 'notes')).toBe(true);
+  await expect(notes).toHaveAttribute('data-narrow');
+  // Everything can be scrolled out from under the sheet.
+  const next = page.getByRole('button', { name: 'Next' });
+  await next.scrollIntoViewIfNeeded();
+  await page.locator('[data-player]').evaluate((one) => one.scrollTo(0, one.scrollHeight));
+  const [way, sheet] = await Promise.all([next.boundingBox(), notes.boundingBox()]);
+  expect((way?.y ?? 0) + (way?.height ?? 0)).toBeLessThanOrEqual((sheet?.y ?? 0) + 1);
+  await notes.getByRole('textbox').press('Escape');
+  await expect(notes).toHaveCount(0);
+});
+
+test('calculator: by keys, by the pad, exact and as a decimal, put back, remembered, and in plain words when it cannot', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 3);
+  await page.getByRole('button', { name: 'Calculator', exact: true }).click();
+  await calculate(page, '6/8');
+  await expect(lastResult(page)).toContainText('= 34= 0.75');
+  await expect(page.locator('[data-announcer] p').last()).toHaveText('6 over 8 equals 3 over 4, or 0.75.');
+  await calculate(page, '3/4+2 2/3');
+  await expect(lastResult(page)).toContainText('≈ 3.41666666667');
+  const pad = toolWindow(page, 'calculator');
+  for (const key of ['1', '2', 'divided by', '4'])
+    await pad.getByRole('button', { name: key, exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Calculation' })).toHaveValue('12÷4');
+  await pad.getByRole('button', { name: 'Work it out' }).click();
+  await expect(lastResult(page)).toContainText('= 3');
+  // An operator goes on with the last result; a result is added to the memory and comes back.
+  await pad.getByRole('button', { name: 'times', exact: true }).click();
+  await pad.getByRole('button', { name: '5', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Calculation' })).toHaveValue('3×5');
+  await pad.getByRole('button', { name: 'Work it out' }).click();
+  await pad.getByRole('button', { name: /^M\+/ }).click();
+  await pad.getByRole('button', { name: 'M: 15' }).click();
+  await expect(page.getByRole('textbox', { name: 'Calculation' })).toHaveValue('15');
+  await calculate(page, '1÷0');
+  await expect(pad.getByText('Nothing can be divided by zero.')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Calculation' })).toHaveValue('1÷0');
+  await calculate(page, '2+');
+  await expect(pad.getByText('Something is missing or out of place.')).toBeVisible();
+  await expectAccessibleInEveryScheme(page, 'calculator');
+  await saved(page);
+  await page.reload();
+  await expect(lastResult(page)).toContainText('= 15');
+  // The scientific one of the next question keeps the roll; the first question has none at all.
+  await goTo(page, 4);
+  await calculate(page, 'sin(30)');
+  await expect(lastResult(page)).toContainText('= 0.5');
+  await pad.getByRole('button', { name: 'Degrees', exact: true }).click();
+  await expect(lastResult(page)).toContainText('≈ −0.988');
+  await goTo(page, 1);
+  await expect(toolWindow(page, 'calculator')).toHaveCount(0);
+});
+
+/** Where a mark of an instrument is on the screen, and where it points. */
+const markAt = (page: Page, id: string, at: number) =>
+  page.locator(`[data-instrument=${id}]`).evaluate((root, wanted) => {
+    const marks = [...root.querySelectorAll<SVGPathElement>('[data-at]')];
+    const mark = marks.reduce((best, one) =>
+      Math.abs(Number(one.dataset.at) - wanted) < Math.abs(Number(best.dataset.at) - wanted) ? one : best,
+    );
+    const { x, y } = mark.getPointAtLength(0).matrixTransform(mark.getScreenCTM() ?? undefined);
+    return { x, y, at: Number(mark.dataset.at) };
+  }, at);
+/** Corners of a figure's line, on the screen. */
+const pointsOf = (page: Page, selector: string) =>
+  page.locator(selector).evaluate((one) => {
+    const path = one as SVGPathElement;
+    const at = (length: number) => {
+      const { x, y } = path.getPointAtLength(length).matrixTransform(path.getScreenCTM() ?? undefined);
+      return { x, y };
+    };
+    return [at(0), at(path.getTotalLength())] as const;
+  });
+const lay = async (page: Page, id: string, to: { x: number; y: number }) => {
+  const from = await markAt(page, id, 0);
+  const handle = page.locator(`[data-instrument=${id}]`).getByRole('button', { name: /^Move/ });
+  const box = await handle.boundingBox();
+  if (!box) throw new Error('no handle');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + to.x - from.x, y + to.y - from.y, { steps: 8 });
+  await page.mouse.up();
+};
+
+for (const [size, look] of [
+  ['100 %', () => Promise.resolve()],
+  [
+    '200 %',
+    async (page: Page) => {
+      await page.keyboard.press('Alt+z');
+      for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Larger', exact: true }).click();
+      await page.keyboard.press('Escape');
+    },
+  ],
+  [
+    'a figure shown large',
+    async (page: Page) => {
+      await page.locator('[data-enlarge]').first().click();
+    },
+  ],
+] as const)
+  test(`ruler: the plate's edge is two and eleven sixteenths inches, at ${size}`, async ({ page, app }) => {
+    await page.setViewportSize({ width: 1440, height: 1000 });
+    await startTest(page, app, 'wren', WORKSHOP);
+    await goTo(page, 6);
+    await page.keyboard.press('Alt+u');
+    const settings = page.getByRole('button', { name: 'Ruler: angle and more' });
+    await settings.click();
+    await page.getByRole('textbox', { name: 'Angle' }).fill('25.8');
+    await page.getByRole('textbox', { name: 'Angle' }).press('Enter');
+    await page.getByRole('button', { name: 'Close Ruler' }).click();
+    await expect(settings).toBeFocused();
+    await look(page);
+    const edge = '[data-sheet=question] [data-true-width] > path';
+    await page.locator(edge).scrollIntoViewIfNeeded();
+    const [from, to] = await pointsOf(page, edge);
+    await lay(page, 'ruler', from);
+    const zero = await markAt(page, 'ruler', 0);
+    expect(Math.hypot(zero.x - from.x, zero.y - from.y)).toBeLessThan(1);
+    const mark = await markAt(page, 'ruler', (2 + 11 / 16) * 96);
+    expect(mark.at).toBe((2 + 11 / 16) * 96);
+    // To half a pixel along the edge, at 100 %.
+    const scale = Math.hypot(to.x - from.x, to.y - from.y) / ((2 + 11 / 16) * 96);
+    const along = (p: { x: number; y: number }) => Math.hypot(p.x - zero.x, p.y - zero.y);
+    expect(Math.abs(along(mark) - Math.hypot(to.x - from.x, to.y - from.y)) / scale).toBeLessThan(0.5);
+    expect(Math.hypot(mark.x - to.x, mark.y - to.y) / scale).toBeLessThan(2);
+  });
+
+test('ruler: moved and turned by keys, turned over, another unit, kept; it keeps no click from choosing beside it', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 6);
+  await page.getByRole('button', { name: 'Ruler', exact: true }).click();
+  const ruler = page.locator('[data-instrument=ruler]');
+  const turned = (angle: number) =>
+    expect(ruler.getByRole('group')).toHaveAccessibleName(`Ruler, turned to ${angle} degrees`);
+  await ruler.getByRole('button', { name: /^Turn/ }).press('Shift+ArrowLeft');
+  await turned(15);
+  await page.keyboard.press('ArrowRight');
+  await turned(14);
+  const before = await markAt(page, 'ruler', 0);
+  await ruler.getByRole('button', { name: /^Move/ }).press('ArrowDown');
+  const after = await markAt(page, 'ruler', 0);
+  expect(after.y - before.y).toBeCloseTo(6, 1);
+  await page.getByRole('button', { name: 'Ruler: angle and more' }).click();
+  await page.getByRole('button', { name: 'Centimeters' }).click();
+  await expect(ruler).toContainText('cm');
+  await page.getByRole('button', { name: 'Turn over' }).click();
+  await saved(page);
+  await page.reload();
+  await turned(14);
+  await expect(ruler).toContainText('cm');
+  await page.locator('[data-choice-text]').last().click();
+  await expect(page.getByRole('radio').last()).toBeChecked();
+  await expectAccessibleInEveryScheme(page, 'ruler');
+  // Pulled far away, its zero stays on the question.
+  await lay(page, 'ruler', { x: -900, y: -900 });
+  const sheet = await page.locator('[data-sheet=question]').boundingBox();
+  const zero = await markAt(page, 'ruler', 0);
+  expect(zero.x).toBeGreaterThanOrEqual(sheet?.x ?? 0);
+  expect(zero.y).toBeGreaterThanOrEqual(sheet?.y ?? 0);
+});
+
+test('protractor: the channel light turns through 52 degrees', async ({ page, app }) => {
+  await page.setViewportSize({ width: 1440, height: 1000 });
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 7);
+  await page.getByRole('button', { name: 'Protractor', exact: true }).click();
+  const rays = '[data-sheet=question] [data-true-width] > path';
+  const [far] = await pointsOf(page, rays);
+  const corner = await page.locator(`${rays} + circle`).evaluate((one) => {
+    const { x, y, width, height } = one.getBoundingClientRect();
+    return { x: x + width / 2, y: y + height / 2 };
+  });
+  const instrument = page.locator('[data-instrument=protractor]');
+  const middle = () =>
+    instrument.locator('g > circle').evaluate((one) => {
+      const { x, y, width, height } = one.getBoundingClientRect();
+      return { x: x + width / 2, y: y + height / 2 };
+    });
+  const from = await middle();
+  const handle = await instrument.getByRole('button', { name: /^Move/ }).boundingBox();
+  if (!handle) throw new Error('no handle');
+  await page.mouse.move(handle.x + 20, handle.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(handle.x + 20 + corner.x - from.x, handle.y + 20 + corner.y - from.y, { steps: 6 });
+  await page.mouse.up();
+  const zero = await middle();
+  expect(Math.hypot(zero.x - corner.x, zero.y - corner.y)).toBeLessThan(1);
+  const mark = await markAt(page, 'protractor', 52);
+  const angle = (p: { x: number; y: number }) => (Math.atan2(zero.y - p.y, p.x - zero.x) * 180) / Math.PI;
+  expect(Math.abs(angle(mark) - angle(far))).toBeLessThan(0.3);
+  await expectAccessibleInEveryScheme(page, 'protractor');
+});
+
+test('text: another face, everything wider, nothing lost, and as it was', async ({ page, app }) => {
+  await startTest(page, app);
+  await page.keyboard.press('Alt+t');
+  await page.getByRole('radio', { name: /OpenDyslexic/ }).press('Space');
+  await page.getByRole('button', { name: 'Everything wider' }).click();
+  const paragraph = page.locator('[data-sheet=passage] p').first();
+  const style = (name: string) =>
+    paragraph.evaluate((one, key) => getComputedStyle(one).getPropertyValue(key), name);
+  expect(await style('font-family')).toContain('OpenDyslexic');
+  await expect.poll(() => page.evaluate(() => document.fonts.check('16px OpenDyslexic'))).toBe(true);
+  const size = parseFloat(await style('font-size'));
+  // WCAG 2.2 §1.4.12.
+  expect(parseFloat(await style('line-height'))).toBeGreaterThanOrEqual(size * 1.5);
+  expect(parseFloat(await style('letter-spacing'))).toBeCloseTo(size * 0.12, 1);
+  expect(parseFloat(await style('word-spacing'))).toBeCloseTo(size * 0.16, 1);
+  expect(parseFloat(await style('margin-bottom'))).toBeCloseTo(size * 2, 0);
+  const cut = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[data-sheet] p, [data-sheet] label')]
+      .filter((one) => one.scrollWidth > one.clientWidth + 1 && getComputedStyle(one).overflowX !== 'visible')
+      .map((one) => one.textContent),
+  );
+  expect(cut).toEqual([]);
+  await page.getByLabel('Longest line').selectOption({ label: '45 letters' });
+  const width = (await paragraph.boundingBox())?.width ?? 0;
+  expect(width).toBeLessThan(size * 45);
+  await saved(page);
+  await page.reload();
+  await expect.poll(() => style('font-family')).toContain('OpenDyslexic');
+  await page.keyboard.press('Alt+t');
+  await page.getByRole('button', { name: 'As it was' }).click();
+  expect(await style('font-family')).toContain('Atkinson');
+});
+
+test('two colors of a student’s own: what is too faint is made readable by one press, and everything follows', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await page.keyboard.press('Alt+c');
+  await page.getByText('Your own two colors').click();
+  await page.getByLabel('Color of the words').fill('#b07090');
+  await page.getByLabel('Color of the page').fill('#301020');
+  await expect(page.getByText(/too faint/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Use these colors' })).toHaveAttribute(
+    'aria-disabled',
+    'true',
+  );
+  await page.getByRole('button', { name: 'Make it easy to read' }).click();
+  await expect(page.getByText(/easy to read\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Use these colors' }).click();
+  const sheet = () =>
+    page.locator('[data-sheet=question]').evaluate((one) => getComputedStyle(one).backgroundColor);
+  await expect.poll(sheet).toBe('rgb(48, 16, 32)');
+  await saved(page);
+  await page.reload();
+  await expect.poll(sheet).toBe('rgb(48, 16, 32)');
+  await page.keyboard.press('Alt+c');
+  await page.getByRole('radio', { name: 'White on black' }).press('Space');
+  await expect.poll(sheet).toBe('rgb(0, 0, 0)');
+});
+
+test('formulas have every sign: roots are drawn from the shipped font', async ({ page, app }) => {
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 4);
+  await page.getByRole('button', { name: 'Calculator', exact: true }).click();
+  await calculate(page, '√(8)');
+  await expect
+    .poll(() => page.evaluate(() => document.fonts.check('16px "Noto Sans Math"', '√∛')))
+    .toBe(true);
+  const wide = await page
+    .locator('[data-window=calculator] msqrt')
+    .first()
+    .evaluate(
+      (root) =>
+        root.getBoundingClientRect().width / (root.firstElementChild?.getBoundingClientRect().width ?? 1),
+    );
+  expect(wide).toBeGreaterThan(1.5);
+});
+
+test('every tool with every other: all open at once, choices still answer, Escape closes one at a time', async ({
+  page,
+  app,
+}) => {
+  test.setTimeout(90_000);
+  await page.setViewportSize({ width: 1440, height: 900 });
+  await startTest(page, app, 'wren', BENCHMARK);
+  // Every switch on, every window open.
+  for (const key of ['r', 'x', 'm', 'o']) await page.keyboard.press(`Alt+${key}`);
+  for (const panel of ['h', 'z', 'c', 't']) {
+    await page.keyboard.press(`Alt+${panel}`);
+    await expect(page.locator('[data-panel-title]')).toBeFocused();
+    await expect(toolWindow(page, 'notes')).toBeVisible();
+  }
+  await page.keyboard.press('Escape');
+  for (let i = 0; i < 8; i += 1)
+    await toolWindow(page, 'notes').getByRole('button', { name: 'Move Notes' }).press('Shift+ArrowLeft');
+  await page.locator('[data-mask]').first().click();
+  const first = page.getByRole('radio').first();
+  await page.locator('[data-choice-text]').first().click();
+  await expect(first).toBeChecked();
+  await page
+    .getByRole('button', { name: /^Strike out/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: /^Bring back/ })).toHaveCount(1);
+  await expectAccessibleInEveryScheme(page, 'every tool at once');
+  await page.keyboard.press('Alt+q');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Screen covered.')).toHaveCount(0);
+  await toolWindow(page, 'notes').getByRole('textbox').press('Escape');
+  await expect(toolWindow(page, 'notes')).toHaveCount(0);
+});
