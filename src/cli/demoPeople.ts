@@ -55,8 +55,15 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     'mikkel',
     'Mikkel Adeyemi',
     'north-channel',
-    { scheme: 'mist', timeMultiplier: 1.25, toolsOn: ['eliminator'], toolsGiven: ['read-aloud'] },
-    'blue-gray scheme, a quarter more time, read aloud',
+    {
+      scheme: 'mist',
+      timeMultiplier: 1.25,
+      toolsOn: ['eliminator'],
+      toolsGiven: ['read-aloud'],
+      supports: ['glossary-on-screen', 'keyword-translation', 'spoken'],
+      languages: ['es'],
+    },
+    'blue-gray scheme, a quarter more time, read aloud, glossary with Spanish',
   ),
   {
     signInName: 'petra',

@@ -290,8 +290,10 @@ for (const [size, look] of [
     await look(page);
     const edge = '[data-sheet=question] [data-true-width] > path';
     await page.locator(edge).scrollIntoViewIfNeeded();
+    await lay(page, 'ruler', (await pointsOf(page, edge))[0]);
+    // What is moved by hand comes into view: the edge may have scrolled with it.
+    await lay(page, 'ruler', (await pointsOf(page, edge))[0]);
     const [from, to] = await pointsOf(page, edge);
-    await lay(page, 'ruler', from);
     const zero = await markAt(page, 'ruler', 0);
     expect(Math.hypot(zero.x - from.x, zero.y - from.y)).toBeLessThan(1);
     const mark = await markAt(page, 'ruler', (2 + 11 / 16) * 96);

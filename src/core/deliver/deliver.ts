@@ -1,3 +1,4 @@
+import { cardsFor, SPOKEN, type CardNeeds, type Catalog } from '../item/catalog';
 import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
 import { withMates, type Content } from '../content/content';
@@ -52,7 +53,14 @@ export function deliverItem(
   item: Item,
   ref: string,
   attemptSeed: string,
-  { tries = null, checksWhole = false, showFeedback = false, session = null, toolsOff = [] }: Delivery = {},
+  {
+    tries = null,
+    checksWhole = false,
+    showFeedback = false,
+    session = null,
+    toolsOff = [],
+    needs = NO_CARDS,
+  }: Delivery = {},
 ): DeliveredItem {
   const seed = itemSeed(attemptSeed, ref);
   const variables = prepareItem(item, seed);
@@ -61,7 +69,8 @@ export function deliverItem(
     if (variable?.kind === 'outcome') variable.value = value;
   }
   const feedback = session !== null && (showFeedback || item.adaptive);
-  const view: ContentView = { random: seededRandom(seed), variables, feedback };
+  const cards = cardsFor(item.catalog, needs);
+  const view: ContentView = { random: seededRandom(seed), variables, feedback, cards };
   return {
     ref,
     body: deliverContent(item.body, view),
@@ -72,6 +81,7 @@ export function deliverItem(
     })),
     stimuli: item.stimuli,
     materials: item.materials,
+    cards: deliverCards(cards, view),
     toolsOff,
     points: maximumScore(item, seed),
     tries,
@@ -91,6 +101,22 @@ interface Delivery {
   readonly showFeedback?: boolean;
   readonly session?: ItemSession | null;
   readonly toolsOff?: readonly string[];
+  /** What the student's needs ask for of catalogs; nothing where it is not said. */
+  readonly needs?: CardNeeds;
+}
+const NO_CARDS: CardNeeds = { supports: [], languages: [] };
+
+/** Cards that are shown, their contents as content is delivered. How something is spoken stands with what is spoken. */
+function deliverCards(cards: Catalog, view: ContentView): Catalog {
+  const plain: ContentView = { ...view, cards: {} };
+  return Object.fromEntries(
+    Object.entries(cards).flatMap(([id, list]) => {
+      const shown = list
+        .filter(({ support }) => support !== SPOKEN)
+        .map((card) => ({ ...card, content: deliverContent(card.content, plain) }));
+      return shown.length > 0 ? [[id, shown] as const] : [];
+    }),
+  );
 }
 
 function assetsIn(content: Content, found: Set<string>): void {
@@ -145,11 +171,13 @@ export function deliverTest(
   { test, items, stimuli }: DeliverableContent,
   form: Form,
   sessions: ReadonlyMap<string, ItemSession> = new Map(),
+  needs: CardNeeds = NO_CARDS,
 ): DeliveredTest {
   const plain: ContentView = { random: () => 0, variables: new Map(), feedback: false };
   const delivered: [string, DeliveredItem][] = [];
   const used = new Map<string, { title: string; body: Content }>();
   const found = new Set<string>();
+  const cards = new Map<string, Catalog>();
   const sources = new Map(itemRefsOf(test).map((ref) => [ref.identifier, ref]));
   const deliverQuestion = ({ ref, source: name }: FormQuestion, part: TestPart): void => {
     const source = sources.get(name);
@@ -161,16 +189,25 @@ export function deliverTest(
       showFeedback: source.sessionControl.showFeedback,
       session: sessions.get(ref) ?? null,
       toolsOff: source.toolsOff,
+      needs,
     });
-    delivered.push([ref, one]);
     assetsIn(one.body, found);
     for (const { content } of one.feedback) assetsIn(content, found);
     for (const identifier of one.stimuli) {
       const stimulus = stimuli.get(identifier);
       if (!stimulus || used.has(identifier)) continue;
-      used.set(identifier, { title: stimulus.title, body: deliverContent(stimulus.body, plain) });
+      const own = cardsFor(stimulus.catalog, needs);
+      const shown = deliverCards(own, plain);
+      cards.set(identifier, shown);
+      used.set(identifier, {
+        title: stimulus.title,
+        body: deliverContent(stimulus.body, { ...plain, cards: own }),
+      });
       assetsIn(stimulus.body, found);
     }
+    const all = Object.assign({}, ...one.stimuli.map((name) => cards.get(name) ?? {}), one.cards) as Catalog;
+    for (const { content } of Object.values(all).flat()) assetsIn(content, found);
+    delivered.push([ref, { ...one, cards: all }]);
   };
   const parts = form.parts.flatMap((drawn, i): DeliveredPart[] => {
     const part = test.parts[i];

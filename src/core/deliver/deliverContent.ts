@@ -3,7 +3,9 @@ import { interactionOf } from '../interactions';
 import type { Offer } from '../interactions/offer';
 import type { InteractionModel } from '../interactions/types';
 import type { Variable } from '../processing/context';
-import type { Content, ContentNode } from '../content/content';
+import { contentText, type Content, type ContentNode } from '../content/content';
+import { SPOKEN, type Catalog } from '../item/catalog';
+import { own } from '../own';
 import { printValue } from '../content/print';
 import { shuffled } from '../content/random';
 import { formatScalar, scalarsOf, type Value } from '../content/value';
@@ -15,6 +17,8 @@ export interface ContentView {
   readonly variables: ReadonlyMap<string, Variable>;
   /** Whether feedback may be seen yet. */
   readonly feedback: boolean;
+  /** Cards this student has, by what marks them in the content; without, nothing is marked. */
+  readonly cards?: Catalog;
 }
 
 /** Whether a variable holds an identifier: is it, or has it among its values. */
@@ -68,12 +72,36 @@ export function deliverContent(content: Content, view: ContentView): Content {
       case 'interaction':
         return [{ kind: 'interaction', interaction: deliverInteraction(node.interaction, view) }];
       case 'element':
-        return [mathNode(node, view) ?? { ...node, children: deliverContent(node.children, view) }];
+        return [
+          mathNode(node, view) ?? {
+            ...node,
+            attributes: marked(node.attributes, view.cards ?? {}),
+            children: deliverContent(node.children, view),
+          },
+        ];
       case 'place':
         return [{ ...node, children: deliverContent(node.children, view) }];
     }
   });
 }
+
+/** A mark stays only where the student has a card for it; how something is spoken comes with what is spoken. */
+function marked(
+  attributes: Readonly<Record<string, string>>,
+  cards: Catalog,
+): Readonly<Record<string, string>> {
+  const { [MARK]: id, ...rest } = attributes;
+  if (id === undefined) return attributes;
+  const mine = own(cards, id) ?? [];
+  const spoken = mine.find(({ support }) => support === SPOKEN);
+  return {
+    ...rest,
+    ...(mine.some(({ support }) => support !== SPOKEN) && { [MARK]: id }),
+    ...(spoken && { 'data-spoken': contentText(spoken.content) }),
+  };
+}
+/** What points from content to a catalog entry (QTI 3.0). */
+const MARK = 'data-catalog-idref';
 
 /** What is offered by this attempt's variables. */
 function offered(list: readonly Offer[], view: ContentView): readonly Offer[] {

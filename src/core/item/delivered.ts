@@ -1,5 +1,6 @@
 import type { ResponseShape } from '../interactions/types';
 import type { Content } from '../content/content';
+import type { Catalog } from './catalog';
 import type { Materials } from './materials';
 
 /** What a student's browser may know of an item. Built field by field: nothing else of the item can get in. */
@@ -11,6 +12,8 @@ export interface DeliveredItem {
   readonly stimuli: readonly string[];
   /** What comes with it to work with. */
   readonly materials: Materials;
+  /** Cards of marked words that this student has, those of its passages included. */
+  readonly cards: Catalog;
   /** Tools the test takes away here. */
   readonly toolsOff: readonly string[];
   /** Points the question is worth; null when not known. */

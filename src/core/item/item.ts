@@ -1,3 +1,4 @@
+import type { Catalog } from './catalog';
 import type { Materials } from './materials';
 import type { Rule } from './program';
 import type { Content } from '../content/content';
@@ -39,6 +40,7 @@ export interface Item {
   /** Identifiers of the stimuli shown beside it. */
   readonly stimuli: readonly string[];
   readonly materials: Materials;
+  readonly catalog: Catalog;
   readonly body: Content;
   readonly rubrics: readonly RubricBlock[];
   /** `qti-modal-feedback`: shown in answer to a try, where the test lets it. */
@@ -57,4 +59,5 @@ export interface Stimulus {
   readonly identifier: string;
   readonly title: string;
   readonly body: Content;
+  readonly catalog: Catalog;
 }

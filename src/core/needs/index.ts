@@ -11,6 +11,10 @@ export const accessNeeds = z.object({
   text: z.prefault(textLook, {}),
   /** Ids of tools that are on from the start; one this product has not is passed over. */
   toolsOn: z.array(z.string().max(100)).max(100).default([]),
+  /** Kinds of help with marked words (QTI 3.0, catalog supports), e.g. `glossary-on-screen`, `spoken`. */
+  supports: z.array(z.string().max(100)).max(100).default([]),
+  /** Languages the student reads besides the test's, BCP 47. */
+  languages: z.array(z.string().max(35)).max(20).default([]),
   /** Ids of tools the student has although the test or question does not bring them. */
   toolsGiven: z.array(z.string().max(100)).max(100).default([]),
 });

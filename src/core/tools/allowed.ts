@@ -3,10 +3,11 @@ import { own } from '../own';
 import type { DeliveredTest } from '../item/delivered';
 
 /**
- * How a student comes to have a tool: everyone has it; those have it whose needs ask for it; or a question brings it
+ * How a student comes to have a tool: everyone has it; those have it whose needs ask for it; the question has cards for this student
+ * (QTI 3.0, catalogs, which are sent to those alone whose needs ask for them); or a question brings it
  * (QTI 3.0, companion materials), and then whoever is at that question has it.
  */
-export type ToolAccess = 'everyone' | 'asked-for' | { readonly brought: MaterialName };
+export type ToolAccess = 'everyone' | 'asked-for' | 'with-cards' | { readonly brought: MaterialName };
 
 /** The tools a student's needs name (core/needs). */
 export interface NamedTools {
@@ -38,7 +39,8 @@ export function standingOf(
   const at = (one: string): boolean => {
     const item = own(test.items, one);
     if (!item || item.toolsOff.includes(id)) return false;
-    if (access === 'everyone' || given) return true;
+    if (access === 'everyone' || (given && access !== 'with-cards')) return true;
+    if (access === 'with-cards') return Object.keys(item.cards).length > 0;
     return access !== 'asked-for' && brings(item.materials, access.brought);
   };
   if (ref !== null && at(ref)) return 'here';
@@ -78,7 +80,13 @@ export function railOf<Tool extends RailTool>(
   const isNamed = ({ id }: Tool) => needs.toolsGiven.includes(id) || needs.toolsOn.includes(id);
   const rankOf = ({ tool, standing }: ToolHere<Tool>): number => {
     if (standing === 'elsewhere') return 3;
-    return typeof tool.access === 'object' ? 0 : isNamed(tool) ? 1 : tool.often ? 2 : 3;
+    return typeof tool.access === 'object' || tool.access === 'with-cards'
+      ? 0
+      : isNamed(tool)
+        ? 1
+        : tool.often
+          ? 2
+          : 3;
   };
   const ranked = (rank: number) => tools.filter((here) => rankOf(here) === rank);
   const rest = ranked(3);

@@ -28,6 +28,14 @@ const toUser = (row: UserRow): User => ({
   needs: readNeeds(JSON.parse(row.needs)),
 });
 
+/** What is set for a person; the defaults where nobody is found. */
+export const needsOf = (db: Db, userId: number): AccessNeeds => {
+  const row = prepared<[number], Pick<UserRow, 'needs'>>(db, 'SELECT needs FROM users WHERE id = ?').get(
+    userId,
+  );
+  return readNeeds(row ? JSON.parse(row.needs) : {});
+};
+
 /** Adds a person, or gives an existing sign-in name new data. The password is kept as an argon2id hash only. */
 export async function putUser(
   db: Db,

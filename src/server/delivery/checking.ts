@@ -1,11 +1,12 @@
 import { may } from '@/core/attempt/may';
-import { deliverItem, triesOf } from '@/core/deliver/deliver';
+import { own } from '@/core/own';
+import { triesOf } from '@/core/deliver/deliver';
 import type { DeliveredItem } from '@/core/item/delivered';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { Refusal } from '../refusal';
 import { attemptOf, say } from './attempts';
-import { forgetAssets } from './content';
+import { deliveredOf, forgetAssets } from './content';
 import { deviceOf } from './devices';
 import { stateOf } from './eventLog';
 import { sittingOf } from './sittings';
@@ -41,26 +42,20 @@ export function checkItem(
       const sitting = sittingOf(db, attempt, now);
       const place = sitting.plan.placeOf(ref);
       if (!place) throw new Refusal('not-found', 404);
-      const { item, source } = place;
+      const { item: asked, source } = place;
       const submission = sitting.plan.parts[place.part]?.part.submission ?? 'simultaneous';
-      const allowed = triesOf(item, source.sessionControl, submission);
+      const allowed = triesOf(asked, source.sessionControl, submission);
       if (allowed === null) throw new Refusal('closed', 409);
       const taken = sitting.take({ do: 'check', ref, by });
       if (!taken.ok) throw new Refusal(refusalFor(taken.refused), 409);
       const after = sitting.state.questions.get(ref);
       const tries = after?.attempts ?? 1;
-      const closed = item.adaptive ? (after?.completed ?? false) : allowed > 0 && tries >= allowed;
+      const closed = asked.adaptive ? (after?.completed ?? false) : allowed > 0 && tries >= allowed;
       say(db, attempt, { type: 'checked', item: ref, tries, closed, by }, now);
       forgetAssets(db, attemptId);
-      return {
-        item: deliverItem(item, ref, attempt.seed, {
-          tries: allowed,
-          checksWhole: source.sessionControl.validateResponses,
-          showFeedback: source.sessionControl.showFeedback,
-          session: { tries, outcomes: after?.score?.outcomes ?? {} },
-          toolsOff: source.toolsOff,
-        }),
-      };
+      const item = own(deliveredOf(db, attempt, sitting).items, ref);
+      if (!item) throw new Refusal('not-found', 404);
+      return { item };
     })
     .immediate();
 }

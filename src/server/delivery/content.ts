@@ -2,7 +2,7 @@ import { assetsOf, deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Sitting } from '@/core/sitting/sitting';
 import type { AccessNeeds } from '@/core/needs';
-import type { User } from '../accounts/users';
+import { needsOf, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { loadAsset } from '../library/library';
 import { Refusal } from '../refusal';
@@ -16,7 +16,8 @@ export interface AttemptContent {
 
 /** What a sitting shows: what its questions are, and the feedback earned in it. */
 export function deliveredOf(db: Db, attempt: AttemptRow, sitting: Sitting): DeliveredTest {
-  return deliverTest(contentOf(db, attempt), sitting.plan.form, sessionsIn(sitting));
+  const needs = needsOf(db, attempt.user_id);
+  return deliverTest(contentOf(db, attempt), sitting.plan.form, sessionsIn(sitting), needs);
 }
 
 const deliveredNow = (db: Db, attempt: AttemptRow, now: number): DeliveredTest =>

@@ -37,13 +37,19 @@ const item = z.looseObject({
   contexts: z.array(declaration),
   stimuli: z.array(z.string()),
   materials: z.looseObject({ calculator: z.nullable(z.string()), rulers: z.array(z.looseObject({})) }),
+  catalog: z.record(z.string(), z.array(z.looseObject({ support: z.string(), content }))),
   body: content,
   rubrics: z.array(rubric),
   feedback: z.array(z.looseObject({ outcome: z.string(), identifier: z.string(), content })),
   templateProcessing: z.array(z.looseObject({ rule: z.string() })),
   responseProcessing: z.nullable(z.looseObject({ kind: z.enum(['template', 'rules']) })),
 });
-const stimulus = z.looseObject({ identifier: z.string(), title: z.string(), body: content });
+const stimulus = z.looseObject({
+  identifier: z.string(),
+  title: z.string(),
+  body: content,
+  catalog: z.record(z.string(), z.unknown()),
+});
 const limits = z.object({
   minimum: z.number().nullable(),
   maximum: z.number().nullable(),
@@ -138,7 +144,8 @@ const UPGRADES: Readonly<Record<number, Partial<Record<keyof Models, (old: Plain
   // Since 3 rubric blocks for the candidate stand in the body. They come when the package is read again; until then nothing is wrong.
   2: {},
   3: {
-    item: (old) => ({ materials: NO_MATERIALS, ...old }),
+    item: (old) => ({ materials: NO_MATERIALS, catalog: {}, ...old }),
+    stimulus: (old) => ({ catalog: {}, ...old }),
     test: (old) => ({
       ...old,
       parts: listOf(old.parts).map((part) => ({

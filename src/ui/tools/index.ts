@@ -3,6 +3,7 @@ import { calculator } from './calculator';
 import { colours } from './colours';
 import { cover } from './cover';
 import { eliminator } from './eliminator';
+import { glossary } from './glossary';
 import { highlighter } from './highlighter';
 import { lineReader } from './line-reader';
 import { magnifier } from './magnifier';
@@ -19,6 +20,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   calculator,
   ruler,
   protractor,
+  glossary,
   readAloud,
   lineReader,
   highlighter,

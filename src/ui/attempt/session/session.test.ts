@@ -18,6 +18,7 @@ const CHECKED: DeliveredItem = {
   responses: [],
   stimuli: [],
   materials: NO_MATERIALS,
+  cards: {},
   toolsOff: [],
   points: 1,
   tries: 0,

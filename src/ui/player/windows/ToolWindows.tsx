@@ -83,7 +83,10 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
   const room = useRoom(ref);
   const [going, setGoing] = useState<Frame | null>(null);
   useFocusBack();
-  useEffect(() => titleRef.current?.focus({ preventScroll: true }), []);
+  useEffect(() => {
+    // What is inside may have taken it already, to something better.
+    if (!ref.current?.contains(document.activeElement)) titleRef.current?.focus({ preventScroll: true });
+  }, []);
   const narrow = layout === 'narrow';
   useBottomSheet(ref, narrow);
   const name = t(`${tool.id as 'eliminator'}.name`);
