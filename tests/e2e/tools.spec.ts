@@ -60,7 +60,13 @@ test('highlighter: passage and question, three colours, part taken away, all tak
   await goTo(page, 1);
   await expect.poll(() => painted(page, 'heather')).toEqual(['steer the ferry']);
   await page.getByRole('button', { name: 'Highlighter' }).click();
+  // A list of what is marked here; a press goes there and selects it.
+  const list = page.getByRole('region', { name: 'Marked here' }).getByRole('button');
+  await expect(list).toHaveText([/more/, /than people/, /steer the ferry/]);
+  await list.last().click();
+  expect(await page.evaluate(() => window.getSelection()?.toString())).toBe('steer the ferry');
   await page.getByRole('button', { name: 'Take all away' }).click();
+  await expect(list).toHaveCount(0);
   expect(await painted(page, 'marigold')).toEqual([]);
 });
 

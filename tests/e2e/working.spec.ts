@@ -486,3 +486,79 @@ test('every tool with every other: all open at once, choices still answer, Escap
   await toolWindow(page, 'notes').getByRole('textbox').press('Escape');
   await expect(toolWindow(page, 'notes')).toHaveCount(0);
 });
+
+const strokesOn = (page: Page) => page.locator('[data-sheet=question] [data-sketch] [data-stroke]');
+const drag = async (page: Page, from: readonly [number, number], to: readonly [number, number]) => {
+  await page.mouse.move(...from);
+  await page.mouse.down();
+  await page.mouse.move(...to, { steps: 8 });
+  await page.mouse.up();
+};
+const boxOf = async (page: Page, selector: string) => {
+  const box = await page.locator(selector).first().boundingBox();
+  if (!box) throw new Error(`no ${selector}`);
+  return box;
+};
+
+test('sketch: drawn over a figure and over words, stays on them at any size, hidden, rubbed out, kept; the pointer always comes back', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 1440, height: 900 });
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 6);
+  await page.keyboard.press('Alt+j');
+  await expect(page.getByRole('button', { name: /Sketch has the pointer/ })).toBeVisible();
+  const figure = '[data-sheet=question] [data-true-width]';
+  const at = await boxOf(page, figure);
+  await drag(page, [at.x + 50, at.y + 40], [at.x + 200, at.y + 60]);
+  await expect(strokesOn(page)).toHaveCount(1);
+  // While it has the pointer a press draws and answers nothing; Escape gives it back.
+  const words = await boxOf(page, '[data-choice-text]');
+  await drag(page, [words.x + 5, words.y + 10], [words.x + 60, words.y + 20]);
+  await expect(strokesOn(page)).toHaveCount(2);
+  await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);
+  await page.locator('[data-player]').press('Escape');
+  await page.locator('[data-choice-text]').first().click();
+  await expect(page.getByRole('radio').first()).toBeChecked();
+  await expect(page.getByRole('button', { name: /^Question 6:.*with a sketch/ })).toBeVisible();
+  // At 150 % the one is as much larger as the figure, and where it was on it; the other is on its words.
+  const share = async () => {
+    const [stroke, on] = [await boxOf(page, '[data-stroke="1"]'), await boxOf(page, figure)];
+    return [(stroke.x - on.x) / on.width, stroke.width / on.width];
+  };
+  const before = await share();
+  const offset = async () => {
+    const [stroke, on] = [await boxOf(page, '[data-stroke="2"]'), await boxOf(page, '[data-choice-text]')];
+    return stroke.y + stroke.height / 2 - (on.y + on.height / 2);
+  };
+  await page.keyboard.press('Alt+z');
+  for (let i = 0; i < 2; i += 1) await page.getByRole('button', { name: 'Larger', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect.poll(async () => (await share())[0]).toBeCloseTo(before[0] ?? 0, 1);
+  expect((await share())[1]).toBeCloseTo(before[1] ?? 0, 1);
+  expect(Math.abs(await offset())).toBeLessThan(words.height * 1.5);
+  await saved(page);
+  await page.reload();
+  await expect(strokesOn(page)).toHaveCount(2);
+  await page.keyboard.press('Alt+z');
+  await page.getByRole('button', { name: 'Back to 100 %' }).click();
+  await page.keyboard.press('Escape');
+  const pad = toolWindow(page, 'sketch');
+  await pad.getByRole('button', { name: 'Hide' }).click();
+  await expect(strokesOn(page)).toHaveCount(0);
+  await pad.getByRole('button', { name: 'Show' }).click();
+  await pad.getByRole('button', { name: 'Eraser' }).click();
+  const line = await boxOf(page, '[data-stroke="1"]');
+  await drag(
+    page,
+    [line.x + line.width / 2, line.y - 8],
+    [line.x + line.width / 2, line.y + line.height + 8],
+  );
+  await expect(strokesOn(page)).toHaveCount(1);
+  await pad.getByRole('button', { name: 'Take back' }).click();
+  await expect(strokesOn(page)).toHaveCount(0);
+  await expectAccessibleInEveryScheme(page, 'sketch');
+  await pad.getByRole('button', { name: 'Close Sketch' }).click();
+  await expect(page.getByRole('button', { name: /Sketch has the pointer/ })).toHaveCount(0);
+});

@@ -79,6 +79,8 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const review = useHandler(() =>
     leave(() => {
       setPosition({ kind: 'review' });
+      // An open panel belongs to the question; it would lie on what the review asks.
+      setOpen(null);
       pageRef.current?.scrollTo({ top: 0 });
     }),
   );

@@ -12,6 +12,7 @@ import { protractor } from './measuring/protractor';
 import { ruler } from './measuring/ruler';
 import { notes } from './notes';
 import { readAloud } from './read-aloud';
+import { sketch } from './sketch';
 import { text } from './text';
 import type { ToolDefinition } from './types';
 
@@ -28,6 +29,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   notes,
   magnifier,
   colours,
+  sketch,
   masking,
   text,
   cover,

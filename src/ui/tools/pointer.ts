@@ -19,7 +19,11 @@ const subscribe = (listener: () => void) => {
  * The pointer rule: at most one tool takes presses for itself at a time, the screen says which (`PointerSign`), and Escape or the
  * tool's own button always gives it back. A tool that wants to draw or drag on the page asks here and nowhere else.
  */
-export function usePointer(tool: string): { readonly mine: boolean; take(): void; giveBack(): void } {
+export function usePointer(tool: string): {
+  readonly mine: boolean;
+  readonly take: () => void;
+  readonly giveBack: () => void;
+} {
   const mine = useSyncExternalStore(
     subscribe,
     () => owner === tool,

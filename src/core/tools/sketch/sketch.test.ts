@@ -1,0 +1,63 @@
+import fc from 'fast-check';
+import { keptPoints, MOST_POINTS, shownPoints } from '.';
+
+const ORIGIN = { x: 100, y: 50 };
+
+test('a stroke on a figure grows with the figure', () => {
+  const kept = keptPoints(
+    [
+      { x: 110, y: 60 },
+      { x: 150, y: 60 },
+    ],
+    ORIGIN,
+    200,
+    'pencil',
+  );
+  expect(shownPoints(kept, ORIGIN, 200)).toEqual([
+    { x: 110, y: 60 },
+    { x: 150, y: 60 },
+  ]);
+  expect(shownPoints(kept, { x: 0, y: 0 }, 400)).toEqual([
+    { x: 20, y: 20 },
+    { x: 100, y: 20 },
+  ]);
+});
+test('a straight line is its two ends', () => {
+  const kept = keptPoints(
+    [
+      { x: 100, y: 50 },
+      { x: 130, y: 90 },
+      { x: 116, y: 50 },
+    ],
+    ORIGIN,
+    16,
+    'line',
+  );
+  expect(kept).toEqual([0, 0, 1000, 0]);
+});
+test('points that a trembling hand adds are left out', () => {
+  const kept = keptPoints(
+    [
+      { x: 100, y: 50 },
+      { x: 100.4, y: 50.4 },
+      { x: 120, y: 50 },
+    ],
+    ORIGIN,
+    20,
+    'pencil',
+  );
+  expect(kept).toEqual([0, 0, 1000, 0]);
+});
+test('however long a stroke is, it is bounded, and begins and ends where it did', () => {
+  const point = fc.record({ x: fc.integer({ min: 0, max: 2_000 }), y: fc.integer({ min: 0, max: 2_000 }) });
+  fc.assert(
+    fc.property(fc.array(point, { minLength: 1, maxLength: 3_000 }), (points) => {
+      const shown = shownPoints(keptPoints(points, ORIGIN, 16, 'pencil'), ORIGIN, 16);
+      expect(shown.length).toBeLessThanOrEqual(MOST_POINTS);
+      expect(
+        Math.hypot((shown[0]?.x ?? 0) - (points[0]?.x ?? 0), (shown[0]?.y ?? 0) - (points[0]?.y ?? 0)),
+      ).toBeLessThan(0.1);
+    }),
+    { numRuns: 50 },
+  );
+});
