@@ -40,7 +40,7 @@ await page.goto(`${url}/sign-in`);
 await page.getByLabel('Name').fill('wren');
 await page.getByLabel('Password', { exact: true }).fill('kelp-and-tide');
 await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('link', { name: /See what it asks: Skerry/ }).click();
+await page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }).click();
 const scripts = new Map<string, number>();
 let counting = true;
 page.on('response', (response) => {

@@ -18,7 +18,7 @@ test('opening a test by mistake does not start its clock', async ({ page, app })
   await expect(page).toHaveTitle('Sign in · Able Compass');
   await signIn(page, app, 'tomas');
   await expect(page).toHaveTitle('My tests · Able Compass');
-  await page.getByRole('link', { name: /See what it asks: Skerry/ }).click();
+  await page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }).click();
   await expect(page).toHaveTitle('Before you start · Able Compass');
   await expect(page.getByText('68 minutes, your extra time included')).toBeVisible();
   await expect(page.getByText('Tomas Okafor').first()).toBeVisible();

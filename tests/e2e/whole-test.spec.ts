@@ -129,7 +129,7 @@ test('the whole test with the keyboard alone', async ({ page, app }) => {
   await page.keyboard.type('kelp-and-tide');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/tests$/);
-  await tabTo(page, page.getByRole('link', { name: /See what it asks: Skerry/ }));
+  await tabTo(page, page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }));
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/tests\/\d+$/);
   await tabTo(page, page.getByRole('button', { name: /Start the test/ }));

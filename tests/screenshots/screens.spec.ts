@@ -14,7 +14,7 @@ test('pictures of every main view', async ({ page, app }) => {
   await shot('sign-in');
   await signIn(page, app, 'wren');
   await shot('my-tests');
-  await page.getByRole('link', { name: /See what it asks: Skerry/ }).click();
+  await page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }).click();
   await expect(page.getByRole('button', { name: /Start the test/ })).toBeEnabled();
   await shot('before-you-start');
   await page.getByRole('button', { name: /Start the test/ }).click();

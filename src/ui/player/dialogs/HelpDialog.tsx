@@ -4,6 +4,7 @@ import { useTranslations } from 'use-intl';
 import { ContentView } from '../../content/ContentView';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { SCREEN_ACTIONS } from '../keys';
+import { useToolsHere } from '../rail/tools';
 import { useKeySettings } from '../useKeys';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
@@ -14,6 +15,8 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
   const { test, assetUrl } = usePlayer();
   const { on, letters, setOn, setLetter } = useKeySettings();
   const tools = useTranslations('tools');
+  const here = new Set<string>([...SCREEN_ACTIONS, ...useToolsHere().map(({ tool }) => tool.id)]);
+  const shown = [...letters].filter(([action]) => here.has(action));
   const nameOf = (action: string): string => {
     const own = SCREEN_ACTIONS.find((one) => one === action);
     return own ? t(`actions.${own}`) : tools(`${action as 'eliminator'}.name`);
@@ -48,7 +51,7 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
       </label>
       <table className={styles.keys}>
         <tbody>
-          {[...letters].map(([action, letter]) => (
+          {shown.map(([action, letter]) => (
             <tr key={action}>
               <th scope="row">{nameOf(action)}</th>
               <td>

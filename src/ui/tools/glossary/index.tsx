@@ -18,6 +18,8 @@ const MARKED = '[data-catalog-idref]';
 
 /** Which entry is open; one for the page. */
 let opened: { readonly id: string; readonly words: string } | null = null;
+/** What it was opened from: there the focus goes back when the card is closed. */
+let opener: HTMLElement | null = null;
 const listeners = new Set<() => void>();
 function openEntry(entry: typeof opened): void {
   opened = entry;
@@ -75,6 +77,7 @@ function MarkLayer({ contentRef }: SheetLayerProps) {
   const marks = useMarks(contentRef);
   const windows = useWindows();
   const open = ({ id, words }: Pick<Mark, 'id' | 'words'>) => {
+    opener = marks.find((mark) => mark.id === id)?.element.querySelector<HTMLElement>('button') ?? null;
     openEntry({ id, words });
     if (!windows.open.includes('glossary')) windows.toggle('glossary');
   };
@@ -131,7 +134,16 @@ function GlossaryWindow({ itemRef }: QuestionProps) {
     headingRef.current?.focus();
   }, [entry]);
   // A closed window begins with the list again.
-  useEffect(() => () => openEntry(null), []);
+  useEffect(
+    () => () => {
+      openEntry(null);
+      const back = opener;
+      setTimeout(() => {
+        if (back?.isConnected && document.activeElement === document.body) back.focus();
+      });
+    },
+    [],
+  );
   if (!entry || !list) return <p className={styles.empty}>{t('empty')}</p>;
   return (
     <div className={styles.cards}>
