@@ -293,16 +293,22 @@ for (const [size, look] of [
     await lay(page, 'ruler', (await pointsOf(page, edge))[0]);
     // What is moved by hand comes into view: the edge may have scrolled with it.
     await lay(page, 'ruler', (await pointsOf(page, edge))[0]);
-    const [from, to] = await pointsOf(page, edge);
-    const zero = await markAt(page, 'ruler', 0);
-    expect(Math.hypot(zero.x - from.x, zero.y - from.y)).toBeLessThan(1);
-    const mark = await markAt(page, 'ruler', (2 + 11 / 16) * 96);
-    expect(mark.at).toBe((2 + 11 / 16) * 96);
-    // To half a pixel along the edge, at 100 %.
-    const scale = Math.hypot(to.x - from.x, to.y - from.y) / ((2 + 11 / 16) * 96);
-    const along = (p: { x: number; y: number }) => Math.hypot(p.x - zero.x, p.y - zero.y);
-    expect(Math.abs(along(mark) - Math.hypot(to.x - from.x, to.y - from.y)) / scale).toBeLessThan(0.5);
-    expect(Math.hypot(mark.x - to.x, mark.y - to.y) / scale).toBeLessThan(2);
+    const tip = (2 + 11 / 16) * 96;
+    // How far the zero is from the one end, the mark from the other, and both lengths from one another: pixels at 100 %.
+    const off = async () => {
+      const [from, to] = await pointsOf(page, edge);
+      const [zero, mark] = [await markAt(page, 'ruler', 0), await markAt(page, 'ruler', tip)];
+      expect(mark.at).toBe(tip);
+      const far = (a: { x: number; y: number }, b: { x: number; y: number }) =>
+        Math.hypot(a.x - b.x, a.y - b.y);
+      const scale = far(from, to) / tip;
+      return [far(zero, from), far(mark, to), Math.abs(far(zero, mark) - far(from, to))].map(
+        (one) => one / scale,
+      );
+    };
+    await expect.poll(async () => (await off())[0]).toBeLessThan(1);
+    await expect.poll(async () => (await off())[1]).toBeLessThan(2);
+    await expect.poll(async () => (await off())[2]).toBeLessThan(0.5);
   });
 
 test('ruler: moved and turned by keys, turned over, another unit, kept; it keeps no click from choosing beside it', async ({

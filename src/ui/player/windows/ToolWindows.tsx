@@ -14,6 +14,7 @@ import type { ToolDefinition, ToolWindow } from '../../tools/types';
 import { readKept } from '../../attempt/kept';
 import { isOn, useToolsHere } from '../rail/tools';
 import styles from './windows.module.css';
+import { usePointerOwner } from '../../tools/pointer';
 import { useWindows } from '../../tools/useWindows';
 
 /** The windows of tools that are open and may be used at this question. On a narrow screen the uppermost is a sheet at the bottom. */
@@ -78,6 +79,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
   const t = useTranslations('tools');
   const { layout } = usePlayer();
   const windows = useWindows();
+  const owner = usePointerOwner();
   const ref = useRef<HTMLElement>(null);
   const titleRef = useRef<HTMLHeadingElement>(null);
   const room = useRoom(ref);
@@ -132,7 +134,8 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
       onFocus={() => windows.raise(tool.id)}
       onPointerDown={() => windows.raise(tool.id)}
       onKeyDown={(event) => {
-        if (event.key !== 'Escape' || event.defaultPrevented) return;
+        // A tool that has the pointer gives that back first.
+        if (event.key !== 'Escape' || event.defaultPrevented || owner === tool.id) return;
         event.stopPropagation();
         windows.close(tool.id);
       }}

@@ -139,7 +139,8 @@ function GlossaryWindow({ itemRef }: QuestionProps) {
       openEntry(null);
       const back = opener;
       setTimeout(() => {
-        if (back?.isConnected && document.activeElement === document.body) back.focus();
+        // The window gave the focus to the page where nothing had it before.
+        if (back?.isConnected && document.activeElement?.matches('body, main, [role=region]')) back.focus();
       });
     },
     [],

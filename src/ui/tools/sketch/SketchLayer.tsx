@@ -130,6 +130,8 @@ function Drawn({ itemRef, contentRef }: Pick<SheetLayerProps, 'contentRef'> & { 
       data-drawing={mine || undefined}
       data-eraser={(mine && pen.kind === 'eraser') || undefined}
       aria-hidden="true"
+      // Else the words beneath would be selected, and the next stroke would carry them off.
+      onMouseDown={(event) => event.preventDefault()}
       {...drag.handlers}
     >
       {strokes.map((stroke) => {
