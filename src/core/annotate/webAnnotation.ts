@@ -59,14 +59,15 @@ export const toWebAnnotations = (marks: Marks, owner: string): readonly WebAnnot
  * @throws z.ZodError with the path of what cannot be read; RangeError for one without a place, or one that ends before it begins
  */
 export function fromWebAnnotations(json: unknown): Marks {
-  const marks: Record<string, Mark[]> = {};
+  const marks = new Map<string, Mark[]>();
   for (const [i, { body, target }] of z.array(annotation).parse(json).entries()) {
     const at = target.selector.find((one) => one.type === 'TextPositionSelector');
     const words = target.selector.find((one) => one.type === 'TextQuoteSelector');
     if (!at || !words || at.end <= at.start)
       throw new RangeError(`annotation ${i + 1} has no place in a text`);
     const text = decodeURIComponent(target.source.slice(SOURCE.length));
-    (marks[text] ??= []).push({ start: at.start, end: at.end, exact: words.exact, colour: body.value });
+    const mark = { start: at.start, end: at.end, exact: words.exact, colour: body.value };
+    marks.set(text, [...(marks.get(text) ?? []), mark]);
   }
-  return marks;
+  return Object.fromEntries(marks);
 }

@@ -60,7 +60,6 @@ function Drawn({ itemRef, contentRef }: Pick<SheetLayerProps, 'contentRef'> & { 
     const sizes = new ResizeObserver(again);
     sizes.observe(content);
     for (const figure of content.querySelectorAll('[data-true-width]')) sizes.observe(figure);
-    void document.fonts.ready.then(again);
     return () => {
       cancelAnimationFrame(frame);
       sizes.disconnect();
