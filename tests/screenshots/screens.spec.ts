@@ -1,5 +1,5 @@
 import { choice, CHOICES, gap, piece } from '../e2e/answers';
-import { expect, goTo, next, saved, signIn, startTest, test } from '../e2e/app';
+import { expect, goTo, next, saved, signIn, startTest, test, WORKSHOP } from '../e2e/app';
 import { KINDS, numberOf } from '../e2e/kinds';
 
 /** One current picture of each main view at 1280 × 800; not a check. */
@@ -74,14 +74,10 @@ test('the question screen at 200 per cent', async ({ page, app }) => {
   await page.screenshot({ path: 'docs/screenshots/question-screen-200.png' });
 });
 
-/** Kinds of questions with a picture of their own: ours, and four of the standard's. */
+/** Kinds of questions with a picture of their own. */
 const PICTURED = [
   ['number-line', 'number-line-2'],
   ['coordinate-plane', 'coordinate-plane-2'],
-  ['partition', 'partition-1'],
-  ['tally-plot', 'tally-plot-1'],
-  ['cell-grid', 'cell-grid-2'],
-  ['gap-match', 'gap-match-1'],
   ['graphic-gap-match', 'graphic-gap-match-1'],
 ] as const;
 
@@ -101,4 +97,47 @@ test('pictures of kinds of questions', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Next step' }).click();
   await page.getByRole('button', { name: 'Next step' }).click();
   await page.screenshot({ path: 'docs/screenshots/how-to-answer.png', animations: 'disabled' });
+});
+
+test('pictures of tools at work', async ({ page, app }) => {
+  test.setTimeout(180_000);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const shot = (name: string) =>
+    page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
+  await startTest(page, app, 'tomas', WORKSHOP);
+  await page.waitForSelector('[data-player=ready]');
+  await goTo(page, 4);
+  await page.getByRole('button', { name: 'Calculator', exact: true }).click();
+  for (const text of ['√(8)×π', '6/8', '70×tan(27.9)']) {
+    await page.getByRole('textbox', { name: 'Calculation' }).fill(text);
+    await page.keyboard.press('Enter');
+  }
+  await saved(page);
+  await shot('tools-calculator');
+  await goTo(page, 7);
+  await page.getByRole('button', { name: 'Protractor', exact: true }).click();
+  const move = page.getByRole('button', { name: /^Move Protractor/ });
+  for (let i = 0; i < 3; i += 1) await move.press('Shift+ArrowLeft');
+  for (let i = 0; i < 9; i += 1) await move.press('ArrowDown');
+  await saved(page);
+  await shot('tools-measuring');
+  await page.context().clearCookies();
+  await startTest(page, app, 'mikkel');
+  await page.waitForSelector('[data-player=ready]');
+  await page.keyboard.press('Alt+c');
+  await page.getByRole('radio', { name: 'Light on dark green' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+s');
+  await page.getByRole('button', { name: 'The passage', exact: true }).click();
+  await expect(page.locator('[data-reader=reading]')).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await shot('tools-read-aloud');
+  await page.getByRole('button', { name: 'Close Read aloud' }).click();
+  await page.keyboard.press('Alt+c');
+  await page.getByRole('radio', { name: 'Warm paper' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'What “lee” means' }).click();
+  await page.keyboard.press('Alt+m');
+  await saved(page);
+  await shot('tools-reading');
 });

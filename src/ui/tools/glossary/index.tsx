@@ -207,6 +207,6 @@ export const glossary = defineTool({
   group: 'reading',
   access: 'with-cards',
   state: { schema: z.object({}), initial: () => ({}), scope: 'test' },
-  window: { Content: GlossaryWindow, size: () => ({ width: 20, height: 17 }) },
+  window: { Content: GlossaryWindow, size: () => ({ width: 20, height: 22 }) },
   sheetLayer: { order: 5, Layer: MarkLayer },
 });

@@ -11,5 +11,5 @@ export const readAloud = defineTool({
   group: 'reading',
   access: 'asked-for',
   state: READ_ALOUD,
-  window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 23 }) },
+  window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 26 }) },
 });
