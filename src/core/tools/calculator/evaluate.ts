@@ -7,41 +7,17 @@ import { floor, multiply, rational, sign, subtract, type Rational } from '../../
 
 export type AngleUnit = 'degrees' | 'radians';
 
+type NodeKind = MathNode['t'];
+const BASIC: readonly NodeKind[] = ['num', 'add', 'neg', 'mul', 'div', 'percent', 'root', 'group'];
+const STANDARD: readonly NodeKind[] = [...BASIC, 'mixed', 'pow'];
+const SCIENTIFIC: readonly NodeKind[] = [...STANDARD, 'const', 'fn', 'degrees'];
+
 /** What a calculator can work out (QTI 3.0, `qti-calculator-type`, gives the names; what each can do is ours). */
-const FUNCTIONS_OF: Readonly<Record<CalculatorKind, ReadonlySet<MathNode['t']>>> = {
-  basic: new Set(['num', 'add', 'neg', 'mul', 'div', 'percent', 'root', 'group']),
-  standard: new Set(['num', 'add', 'neg', 'mul', 'div', 'mixed', 'percent', 'root', 'pow', 'group']),
-  scientific: new Set([
-    'num',
-    'add',
-    'neg',
-    'mul',
-    'div',
-    'mixed',
-    'percent',
-    'root',
-    'pow',
-    'group',
-    'const',
-    'fn',
-    'degrees',
-  ]),
-  graphing: new Set([
-    'num',
-    'add',
-    'neg',
-    'mul',
-    'div',
-    'mixed',
-    'percent',
-    'root',
-    'pow',
-    'group',
-    'const',
-    'fn',
-    'degrees',
-    'var',
-  ]),
+const CAN: Readonly<Record<CalculatorKind, ReadonlySet<NodeKind>>> = {
+  basic: new Set(BASIC),
+  standard: new Set(STANDARD),
+  scientific: new Set(SCIENTIFIC),
+  graphing: new Set(SCIENTIFIC),
 };
 
 export type Problem = 'unreadable' | 'not-here' | 'by-zero' | 'no-value' | 'too-large';
@@ -71,9 +47,7 @@ export function workOut(text: string, kind: CalculatorKind, angle: AngleUnit): W
   if (!read.ok) return { ok: false, why: 'unreadable' };
   const nodes = [...walkMath(read.node)];
   if (nodes.some(({ t }) => t === 'rel' || t === 'infinity')) return { ok: false, why: 'unreadable' };
-  const can = FUNCTIONS_OF[kind];
-  if (nodes.some(({ t }) => !can.has(t)) || nodes.some(({ t }) => t === 'var'))
-    return { ok: false, why: 'not-here' };
+  if (nodes.some(({ t }) => !CAN[kind].has(t))) return { ok: false, why: 'not-here' };
   const value = worth(withAngles(read.node, angle));
   if (!value.ok) return value;
   if (Math.abs(value.number) >= LARGEST) return { ok: false, why: 'too-large' };
