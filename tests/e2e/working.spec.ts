@@ -493,7 +493,7 @@ test('every tool with every other: all open at once, choices still answer, Escap
   await expect(toolWindow(page, 'notes')).toHaveCount(0);
 });
 
-const strokesOn = (page: Page) => page.locator('[data-sheet=question] [data-sketch] [data-stroke]');
+const strokesOn = (page: Page) => page.locator('[data-sheet=question] [data-strokes] [data-stroke]');
 const drag = async (page: Page, from: readonly [number, number], to: readonly [number, number]) => {
   await page.mouse.move(...from);
   await page.mouse.down();

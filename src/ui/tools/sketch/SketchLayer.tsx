@@ -125,7 +125,7 @@ function Drawn({ itemRef, contentRef }: Pick<SheetLayerProps, 'contentRef'> & { 
     <svg
       className={styles.layer}
       data-no-text=""
-      data-sketch={strokes.length}
+      data-strokes={strokes.length}
       data-drawing={mine || undefined}
       data-eraser={(mine && pen.kind === 'eraser') || undefined}
       aria-hidden="true"
