@@ -66,7 +66,7 @@ test('at 400 per cent without a network the sign of it covers nothing', async ({
   await page.locator('[data-sheet]').getByRole('button', { name: 'Question', exact: true }).click();
   await page.context().setOffline(true);
   await page.locator('main label').first().click();
-  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await expect(page.locator('[data-save=kept]')).toBeVisible();
   await page.locator('[data-layout]').evaluate((one) => {
     one.scrollTop = 0;
   });

@@ -57,7 +57,7 @@ test('the server is killed in the middle: work goes on, and everything arrives w
   await app.kill();
   await goTo(page, 2);
   for (const words of CHOICES[2]) await choice(page, words).click();
-  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await expect(page.locator('[data-save=kept]')).toBeVisible();
   await goTo(page, 9);
   await expect(page.locator('math-field')).toBeVisible();
   await expect(page.getByRole('img', { name: /stretch of channel/ })).toBeVisible();
@@ -80,7 +80,7 @@ test('answers given while the server is dead survive the death of the page too',
   await saved(page);
   await app.kill();
   await choice(page, CHOICES[1][0]).click();
-  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await expect(page.locator('[data-save=kept]')).toBeVisible();
   await page.goto('about:blank');
   await app.start();
   await goOn(page, app);
@@ -97,7 +97,7 @@ test('with the network off the sign says so, questions and pictures still open, 
   await ready(page);
   await context.setOffline(true);
   await choice(page, CHOICES[1][0]).click();
-  await expect(page.getByText('Kept on this computer')).toBeVisible();
+  await expect(page.locator('[data-save=kept]')).toBeVisible();
   await goTo(page, 9);
   await expect(page.getByRole('img', { name: /stretch of channel/ })).toHaveJSProperty('complete', true);
   await askToHandIn(page);
