@@ -5,6 +5,7 @@ import type { Metadata, Viewport } from 'next';
 import type { CSSProperties, ReactNode } from 'react';
 import { NO_NEEDS } from '@/core/needs';
 import { cssVariables, FORCED, PICTURES, SCHEMES } from '@/core/view/schemes';
+import { textVariables } from '@/core/view/text';
 import { currentUser } from './http';
 
 export const metadata: Metadata = {
@@ -35,6 +36,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const needs = (await currentUser())?.needs ?? NO_NEEDS;
   const look = {
     '--magnification': needs.magnification,
+    ...textVariables(needs.text),
     colorScheme: SCHEMES[needs.scheme].dark ? 'dark' : 'light',
   } as CSSProperties;
   return (

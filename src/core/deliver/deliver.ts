@@ -3,7 +3,7 @@ import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
 import { withMates, type Content } from '../content/content';
 import { interactionOf } from '../interactions';
-import { deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
+import { cardId, deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
 import type { DeliveredItem, DeliveredPart, DeliveredTest } from '../item/delivered';
 import type { Item, Stimulus } from '../item/item';
 import { seededRandom } from '../content/random';
@@ -114,7 +114,7 @@ function deliverCards(cards: Catalog, view: ContentView): Catalog {
       const shown = list
         .filter(({ support }) => support !== SPOKEN)
         .map((card) => ({ ...card, content: deliverContent(card.content, plain) }));
-      return shown.length > 0 ? [[id, shown] as const] : [];
+      return shown.length > 0 ? [[cardId(view.catalog ?? '', id), shown] as const] : [];
     }),
   );
 }
@@ -197,11 +197,12 @@ export function deliverTest(
       const stimulus = stimuli.get(identifier);
       if (!stimulus || used.has(identifier)) continue;
       const own = cardsFor(stimulus.catalog, needs);
-      const shown = deliverCards(own, plain);
+      const view: ContentView = { ...plain, cards: own, catalog: identifier };
+      const shown = deliverCards(own, view);
       cards.set(identifier, shown);
       used.set(identifier, {
         title: stimulus.title,
-        body: deliverContent(stimulus.body, { ...plain, cards: own }),
+        body: deliverContent(stimulus.body, view),
       });
       assetsIn(stimulus.body, found);
     }

@@ -19,6 +19,8 @@ export interface ContentView {
   readonly feedback: boolean;
   /** Cards this student has, by what marks them in the content; without, nothing is marked. */
   readonly cards?: Catalog;
+  /** Whose catalog it is: what marks point to is told apart from other files'. */
+  readonly catalog?: string;
 }
 
 /** Whether a variable holds an identifier: is it, or has it among its values. */
@@ -75,7 +77,7 @@ export function deliverContent(content: Content, view: ContentView): Content {
         return [
           mathNode(node, view) ?? {
             ...node,
-            attributes: marked(node.attributes, view.cards ?? {}),
+            attributes: marked(node.attributes, view),
             children: deliverContent(node.children, view),
           },
         ];
@@ -88,7 +90,7 @@ export function deliverContent(content: Content, view: ContentView): Content {
 /** A mark stays only where the student has a card for it; how something is spoken comes with what is spoken. */
 function marked(
   attributes: Readonly<Record<string, string>>,
-  cards: Catalog,
+  { cards = {}, catalog = '' }: ContentView,
 ): Readonly<Record<string, string>> {
   const { [MARK]: id, ...rest } = attributes;
   if (id === undefined) return attributes;
@@ -96,10 +98,12 @@ function marked(
   const spoken = mine.find(({ support }) => support === SPOKEN);
   return {
     ...rest,
-    ...(mine.some(({ support }) => support !== SPOKEN) && { [MARK]: id }),
+    ...(mine.some(({ support }) => support !== SPOKEN) && { [MARK]: cardId(catalog, id) }),
     ...(spoken && { 'data-spoken': contentText(spoken.content) }),
   };
 }
+/** What an entry of a file's catalog is called among those of all files beside a question. */
+export const cardId = (catalog: string, id: string): string => (catalog === '' ? id : `${catalog}#${id}`);
 /** What points from content to a catalog entry (QTI 3.0). */
 const MARK = 'data-catalog-idref';
 

@@ -53,7 +53,7 @@ function numeric(number: number, written: MathNode | null): Worth {
 const whole = (value: bigint): MathNode => ({ t: 'num', value: q.rational(value), written: 'integer' });
 
 /** A fraction in lowest terms, its sign in front. */
-export function numberNode(value: Rational): MathNode {
+function numberNode(value: Rational): MathNode {
   if (q.sign(value) < 0) return { t: 'neg', arg: numberNode(q.negate(value)) };
   return value.d === 1n
     ? whole(value.n)

@@ -4,7 +4,8 @@ import { decodeXml } from '../xml/decode';
 import { reporterFor, type Problem } from '../xml/problem';
 import { readItem, readStimulus, type FileContext } from './readItem';
 import { reportSlips } from './slips';
-import { readTest, type TestContext } from './readTest';
+import { readTest } from './readTest';
+import type { TestContext } from './testReader';
 import { childOf, descendantsOf, elementsOf, parseXml, XmlError, type XmlElement } from '../xml/xml';
 
 /** The files of a package, however they are kept: path (forward slashes, from the root) → bytes. */

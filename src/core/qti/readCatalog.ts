@@ -4,8 +4,8 @@ import { childOf, elementsOf, textOf, type XmlElement } from '../xml/xml';
 import type { Reporter } from '../xml/problem';
 import type { ContentReader } from './readContent';
 
-/** Supports of the standard that no screen can give; they are named in the report (QTI 3.0, support names, from memory). */
-const NOT_ON_A_SCREEN = new Set(['tactile', 'braille', 'high-contrast', 'physical', 'transcript-tactile']);
+/** Supports that no screen can give; they are named in the report (QTI 3.0, support names, from memory). */
+const NOT_ON_A_SCREEN = new Set(['tactile', 'braille']);
 
 /** Reads `qti-catalog-info`: cards with words, pictures, sound or film. What cannot be shown is named in the report. */
 export function readCatalog(

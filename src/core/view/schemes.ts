@@ -189,8 +189,6 @@ export const SCHEMES: Readonly<Record<SchemeId, Scheme>> = {
   slate: made('slate', '#f3f6fa', '#1b2a3d'),
 };
 
-export const isSchemeId = (text: unknown): text is SchemeId => SCHEME_IDS.some((id) => id === text);
-
 /** Pairs that must be readable: text 7:1 (WCAG 2.2 §1.4.6), controls and graphics 3:1 (§1.4.11). */
 export const TEXT_PAIRS: readonly (readonly [keyof Palette, keyof Palette])[] = [
   ['ink', 'ground'],

@@ -2,20 +2,17 @@
 
 import { ConfigProvider } from 'antd';
 import { useMemo, type ReactNode } from 'react';
-import type { SchemeId } from '@/core/view/schemes';
+import { paletteOfLook, type Looks } from './usePageLook';
 import { themeFor } from './theme';
 
-/** Ant Design in a colour scheme and a magnification. */
-export function AntLook({
-  scheme,
-  magnification,
-  children,
-}: {
-  scheme: SchemeId;
-  magnification: number;
-  children: ReactNode;
-}) {
-  const theme = useMemo(() => themeFor(scheme, magnification), [scheme, magnification]);
+type Props = Pick<Looks, 'scheme' | 'own' | 'magnification'> & { readonly children: ReactNode };
+
+/** Ant Design in the page's colors, a scheme's or the student's own, and its magnification. */
+export function AntLook({ scheme, own = null, magnification, children }: Props) {
+  const theme = useMemo(
+    () => themeFor(paletteOfLook({ scheme, own }), magnification),
+    [scheme, own, magnification],
+  );
   return (
     <ConfigProvider theme={theme} wave={{ disabled: true }} button={{ autoInsertSpace: false }}>
       {children}

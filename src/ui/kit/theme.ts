@@ -1,11 +1,10 @@
 import type { ThemeConfig } from 'antd';
-import { SCHEMES, type SchemeId } from '@/core/view/schemes';
+import type { Palette } from '@/core/view/schemes';
 
 const FONT = 'var(--font)';
 
 /** Ant Design's theme from the same palette as our own CSS. Sizes are multiplied, since Ant counts in pixels. */
-export function themeFor(schemeId: SchemeId, magnification: number): ThemeConfig {
-  const { palette } = SCHEMES[schemeId];
+export function themeFor(palette: Palette, magnification: number): ThemeConfig {
   const px = (size: number) => Math.round(size * magnification);
   return {
     token: {

@@ -41,7 +41,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   const look = useMemo(() => pageLookOf(tools, needs), [tools, needs]);
   usePageLook(look);
   useSessionEvents(session);
-  const ready = usePreload(test);
+  const ready = usePreload(test, needs);
   const { layout, tight } = useLayout(look.magnification);
   const assetUrl = useAssets(attemptId, test.assets);
   const [speech] = useState(() => new Speech());

@@ -27,7 +27,8 @@ export function useKeys(actions: ReadonlyMap<string, () => void>): void {
     if (!on) return undefined;
     const press = (event: KeyboardEvent) => {
       if (!event.altKey || event.ctrlKey || event.metaKey) return;
-      if (document.querySelector('[role="dialog"]')) return;
+      // What stands over the screen has the keys: a dialog of ours, or the browser's own.
+      if (document.querySelector('[role="dialog"], dialog[open]')) return;
       const letter = /^Key([A-Z])$/.exec(event.code)?.[1];
       const found = [...latest.current.letters].find(([, used]) => used === letter);
       const act = found && latest.current.actions.get(found[0]);

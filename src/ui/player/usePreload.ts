@@ -3,8 +3,11 @@
 import { useEffect, useState } from 'react';
 import { interactionsOf } from '@/core/content/content';
 import type { DeliveredTest } from '@/core/item/delivered';
+import type { AccessNeeds } from '@/core/needs';
+import { standingOf } from '@/core/tools/allowed';
 import { preloadFonts } from '../content/contentFonts';
 import { preloadViews } from '../interactions';
+import { TOOLS } from '../tools';
 import { preloadDialogs } from './dialogs/Dialog';
 
 /** Time the first question has to itself before the rest is fetched. */
@@ -16,19 +19,30 @@ async function preload(test: DeliveredTest): Promise<void> {
   await preloadFonts(bodies);
 }
 
+/** What the tools of this student need. One that cannot be fetched now says so when it is used. */
+const preloadTools = (test: DeliveredTest, needs: AccessNeeds): Promise<unknown> =>
+  Promise.allSettled(
+    TOOLS.filter((tool) => standingOf(tool, test, null, needs) !== 'none').map(
+      (tool) => tool.preload?.() ?? Promise.resolve(),
+    ),
+  );
+
 /** Code and fonts that are needed later are fetched now, so that nothing waits for the network, or fails without it. */
-export function usePreload(test: DeliveredTest): boolean {
+export function usePreload(test: DeliveredTest, needs: AccessNeeds): boolean {
   const [ready, setReady] = useState(false);
   // The first question comes first; what later ones need follows as soon as it stands.
   const [first] = useState(test);
   useEffect(() => {
     const later = setTimeout(() => {
       preload(first).then(
-        () => setReady(true),
+        () => {
+          setReady(true);
+          return preloadTools(first, needs);
+        },
         () => undefined,
       );
     }, AFTER_THE_FIRST_MS);
     return () => clearTimeout(later);
-  }, [first]);
+  }, [first, needs]);
   return ready;
 }

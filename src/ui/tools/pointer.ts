@@ -1,19 +1,10 @@
 'use client';
 
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect } from 'react';
+import { pageStore } from '../kit/pageStore';
 
 /** Which tool has the pointer for itself now; null while a press does what it always does. */
-let owner: string | null = null;
-const listeners = new Set<() => void>();
-
-function give(to: string | null): void {
-  owner = to;
-  for (const listener of listeners) listener();
-}
-const subscribe = (listener: () => void) => {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-};
+const owner = pageStore<string | null>(null);
 
 /**
  * The pointer rule: at most one tool takes presses for itself at a time, the screen says which (`PointerSign`), and Escape or the
@@ -24,32 +15,15 @@ export function usePointer(tool: string): {
   readonly take: () => void;
   readonly giveBack: () => void;
 } {
-  const mine = useSyncExternalStore(
-    subscribe,
-    () => owner === tool,
-    () => false,
-  );
+  const mine = owner.use() === tool;
   // A tool that is gone keeps nothing.
-  useEffect(
-    () => () => {
-      if (owner === tool) give(null);
-    },
-    [tool],
-  );
-  return {
-    mine,
-    take: () => give(tool),
-    giveBack: () => {
-      if (owner === tool) give(null);
-    },
-  };
+  useEffect(() => () => giveBackOf(tool), [tool]);
+  return { mine, take: () => owner.set(tool), giveBack: () => giveBackOf(tool) };
+}
+function giveBackOf(tool: string): void {
+  if (owner.get() === tool) owner.set(null);
 }
 
 /** Which tool has the pointer, for the sign that says so. */
-export const usePointerOwner = (): string | null =>
-  useSyncExternalStore(
-    subscribe,
-    () => owner,
-    () => null,
-  );
-export const givePointerBack = (): void => give(null);
+export const usePointerOwner = (): string | null => owner.use();
+export const givePointerBack = (): void => owner.set(null);

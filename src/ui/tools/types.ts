@@ -61,6 +61,8 @@ export interface ToolDefinition<State extends Kept = Kept> extends RailTool {
   readonly ChoiceMark?: ComponentType<ChoiceMarkProps>;
   /** Whether a question has something of this tool that is told on the trail and in the review (`tools.ID.sign`). */
   isOnQuestion?(kept: AttemptState['tools'], itemRef: string): boolean;
+  /** Fetches what it needs while the network is there; called for whoever has it in this test, after everything else. */
+  readonly preload?: () => Promise<unknown>;
   /** Its say in how the whole page looks. */
   pageLook?(state: State): Partial<PageLook>;
 }

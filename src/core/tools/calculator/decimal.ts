@@ -1,4 +1,4 @@
-import { isInteger, rational, sign, type Rational } from '../../math/rational';
+import { isInteger, sign, type Rational } from '../../math/rational';
 
 /** A decimal as a display shows it. */
 export interface Decimal {
@@ -72,4 +72,3 @@ function placed(digits: bigint, exponent: number, exact: boolean): Decimal {
 /** The same decimal as a number that can be computed with. */
 export const numberOf = ({ digits, power }: Decimal): number =>
   Number(digits.replace('−', '-')) * 10 ** power;
-export const ZERO_DECIMAL = decimalOf(rational(0));

@@ -22,31 +22,28 @@ test('a stroke on a figure grows with the figure', () => {
     { x: 100, y: 20 },
   ]);
 });
-test('a straight line is its two ends', () => {
-  const kept = keptPoints(
-    [
-      { x: 100, y: 50 },
-      { x: 130, y: 90 },
-      { x: 116, y: 50 },
-    ],
-    ORIGIN,
-    16,
+test.each([
+  [
+    'a straight line is its two ends',
     'line',
-  );
-  expect(kept).toEqual([0, 0, 1000, 0]);
-});
-test('points that a trembling hand adds are left out', () => {
-  const kept = keptPoints(
     [
-      { x: 100, y: 50 },
-      { x: 100.4, y: 50.4 },
-      { x: 120, y: 50 },
+      [100, 50],
+      [130, 90],
+      [120, 50],
     ],
-    ORIGIN,
-    20,
+  ],
+  [
+    'points that a trembling hand adds are left out',
     'pencil',
-  );
-  expect(kept).toEqual([0, 0, 1000, 0]);
+    [
+      [100, 50],
+      [100.4, 50.4],
+      [120, 50],
+    ],
+  ],
+] as const)('%s', (_name, kind, points) => {
+  const drawn = points.map(([x, y]) => ({ x, y }));
+  expect(keptPoints(drawn, ORIGIN, 20, kind)).toEqual([0, 0, 1000, 0]);
 });
 test('however long a stroke is, it is bounded, and begins and ends where it did', () => {
   const point = fc.record({ x: fc.integer({ min: 0, max: 2_000 }), y: fc.integer({ min: 0, max: 2_000 }) });

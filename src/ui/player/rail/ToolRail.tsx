@@ -5,11 +5,13 @@ import { memo, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { railOf } from '@/core/tools/allowed';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { readKept } from '../../attempt/kept';
 import { Press } from '../../kit/Button';
+import { useWindows } from '../../tools/useWindows';
 import { ToolButton } from './ToolButton';
 import { ToolPanel } from './ToolPanel';
 import styles from './rail.module.css';
-import { useToolAct, useToolsHere, type OpenPanel, type ToolHere } from './tools';
+import { isOn, useToolAct, useToolsHere, type OpenPanel, type ToolHere } from './tools';
 
 /** What the panel of all other tools is called among the open panels. */
 const MORE = 'more-tools';
@@ -21,13 +23,18 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
   const current = useAttempt((state) => state.current);
   const tools = useToolsHere();
   const [shown, setShown] = useState(false);
-  /** Those taken from "More tools": they stay in the rail, where they are switched off again. */
-  const [taken, setTaken] = useState<readonly string[]>([]);
   const moreRef = useRef<HTMLButtonElement>(null);
   const act = useToolAct({ open, setOpen });
   const { first, more } = railOf(tools, needs);
   const others = more.flatMap((group) => group.tools);
-  const opened = others.filter(({ tool }) => taken.includes(tool.id) || open === tool.id);
+  const taken = useTaken(others, open);
+  const opened = others.filter(({ tool }) => taken.includes(tool.id));
+  const rest = more
+    .map(({ group, tools: inGroup }) => ({
+      group,
+      tools: inGroup.filter(({ tool }) => !taken.includes(tool.id)),
+    }))
+    .filter((group) => group.tools.length > 0);
   const narrow = layout === 'narrow';
   const expanded = shown || open !== null;
   const toggleAll = () => {
@@ -35,7 +42,6 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
     setOpen(null);
   };
   const take = (here: ToolHere) => {
-    setTaken((before) => [...new Set([...before, here.tool.id])]);
     setOpen(null);
     act(here);
     // A panel or a window takes the focus itself; a switch leaves it on what the switch can be turned off with.
@@ -67,7 +73,7 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
               act={act}
             />
           ))}
-          {others.length > 0 && (
+          {rest.length > 0 && (
             <>
               <Press
                 ref={moreRef}
@@ -88,7 +94,7 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
                     moreRef.current?.focus();
                   }}
                 >
-                  {more.map(({ group, tools: inGroup }) => (
+                  {rest.map(({ group, tools: inGroup }) => (
                     <section key={group} className={styles.group} aria-label={t(`groups.${group}`)}>
                       <h3>{t(`groups.${group}`)}</h3>
                       {inGroup.map((here) => {
@@ -122,3 +128,22 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
     </aside>
   );
 });
+
+/**
+ * Those from "More tools" that are or were in use since the page was opened, by whatever way: they stay in the rail, where they are
+ * seen to be on, and are switched off again.
+ */
+function useTaken(others: readonly ToolHere[], open: string | null): readonly string[] {
+  const { needs } = usePlayer();
+  const kept = useAttempt((state) => state.tools);
+  const windows = useWindows();
+  const [taken, setTaken] = useState<readonly string[]>([]);
+  const inUse = others
+    .filter(({ tool: { id, button, state } }) =>
+      button === 'switch' ? isOn(readKept(kept, id, state, needs)) : open === id || windows.open.includes(id),
+    )
+    .map(({ tool }) => tool.id);
+  const more = inUse.filter((id) => !taken.includes(id));
+  if (more.length > 0) setTaken([...taken, ...more]);
+  return taken;
+}

@@ -1,15 +1,15 @@
 'use client';
 
-import { Delete } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
-import { keysOf, remembered, workOut, type CalculatorKey, type Problem } from '@/core/tools/calculator';
+import { workOut, type CalculatorKey, type Problem } from '@/core/tools/calculator';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
-import { Button } from '../../kit/Button';
-import { loadFaces } from '../../kit/fonts';
+import { useHandler } from '../../kit/useHandler';
 import type { QuestionProps } from '../types';
 import styles from './calculator.module.css';
+import { Keys } from './Keys';
+import { Memory } from './Memory';
 import { Roll } from './Roll';
 import { CALCULATOR, LONGEST, ROLL } from './state';
 import { useResultWords } from './useResultWords';
@@ -29,7 +29,7 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
   const t = useTranslations('tools.calculator');
   const { test, announce } = usePlayer();
   const kind = own(test.items, itemRef)?.materials.calculator ?? 'basic';
-  const [{ draft: kept, roll, memory, angle }, keep] = useKept('calculator', CALCULATOR);
+  const [{ draft: kept, roll, angle }, keep] = useKept('calculator', CALCULATOR);
   const [draft, setDraft] = useState(kept);
   const [problem, setProblem] = useState<Problem | null>(null);
   const fieldRef = useRef<HTMLInputElement>(null);
@@ -40,9 +40,6 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
   const latest = last === undefined ? null : workOut(last, kind, angle);
   const result = latest?.ok ? latest.text : null;
 
-  useEffect(() => {
-    void loadFaces(/Noto Sans Math/);
-  }, []);
   useEffect(() => {
     if (draft === kept) return undefined;
     const rest = setTimeout(() => keep({ draft }), KEEP_AFTER_MS);
@@ -95,23 +92,13 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
     write('', 0);
     announce(say(worked));
   };
-  const remember = (sign: '+' | '−') => {
-    if (result === null) return;
-    const next = remembered(memory, sign, result);
-    keep({ memory: next });
-    announce(t('memoryNow', { value: next }));
-  };
+  const putBack = useHandler((text: string) => {
+    put(text);
+    fieldRef.current?.focus();
+  });
   return (
     <div className={styles.calculator}>
-      <Roll
-        kind={kind}
-        angle={angle}
-        lines={roll}
-        onPut={(text) => {
-          put(text);
-          fieldRef.current?.focus();
-        }}
-      />
+      <Roll kind={kind} angle={angle} lines={roll} onPut={putBack} />
       <input
         ref={fieldRef}
         className={styles.line}
@@ -137,87 +124,15 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
         }}
       />
       {problem !== null && <p className={styles.problem}>{t(`problems.${problem}`)}</p>}
-      <div className={styles.memory} role="group" aria-label={t('memory')}>
-        <Button
-          small
-          onClick={() => remember('+')}
-          disabled={result === null}
-          aria-label={t('keys.memoryPlus')}
-        >
-          M+
-        </Button>
-        <Button
-          small
-          onClick={() => remember('−')}
-          disabled={result === null}
-          aria-label={t('keys.memoryMinus')}
-        >
-          M−
-        </Button>
-        <Button
-          small
-          onClick={() => memory !== null && put(memory)}
-          disabled={memory === null}
-          aria-label={memory === null ? t('keys.memoryRecall') : t('memoryPut', { value: memory })}
-        >
-          {memory === null ? t('memoryEmpty') : t('memoryShort', { value: memory })}
-        </Button>
-        <Button
-          small
-          onClick={() => {
-            keep({ memory: null });
-            announce(t('memoryGone'));
-          }}
-          disabled={memory === null}
-          aria-label={t('keys.memoryClear')}
-        >
-          MC
-        </Button>
-        {(kind === 'scientific' || kind === 'graphing') && (
-          <Button
-            small
-            onClick={() => {
-              const next = angle === 'degrees' ? 'radians' : 'degrees';
-              keep({ angle: next });
-              announce(t(`angleNow.${next}`));
-            }}
-          >
-            {t(`angle.${angle}`)}
-          </Button>
-        )}
-      </div>
-      {/* A press of the hand leaves the caret in the line. */}
-      <div className={styles.keys} onMouseDown={(event) => event.preventDefault()} role="presentation">
-        {keysOf(kind).map((block, i, { length }) => (
-          <div key={i} className={styles.block}>
-            {block.map((one) => (
-              <Button
-                key={`${one.sign} ${one.puts}`}
-                className={styles.key}
-                data-digit={/^\d$/.test(one.sign) || undefined}
-                aria-label={nameOf(one)}
-                title={nameOf(one)}
-                onClick={() => press(one)}
-              >
-                {one.name === 'negative' ? '±' : one.sign}
-              </Button>
-            ))}
-            {i === length - 1 && (
-              <>
-                <Button className={styles.key} onClick={() => write('', 0)} aria-label={t('keys.clear')}>
-                  {t('clear')}
-                </Button>
-                <Button className={styles.key} onClick={takeBack} aria-label={t('keys.takeBack')}>
-                  <Delete size="1.15em" aria-hidden="true" />
-                </Button>
-                <Button className={styles.equals} look="main" onClick={equals} aria-label={t('keys.equals')}>
-                  =
-                </Button>
-              </>
-            )}
-          </div>
-        ))}
-      </div>
+      <Memory kind={kind} result={result} onPut={put} />
+      <Keys
+        kind={kind}
+        onPress={press}
+        onClear={() => write('', 0)}
+        onTakeBack={takeBack}
+        onEquals={equals}
+        nameOf={nameOf}
+      />
       <p className={styles.hint}>{t(`hint.${kind === 'graphing' ? 'scientific' : kind}`)}</p>
     </div>
   );

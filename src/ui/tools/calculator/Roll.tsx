@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import type { CalculatorKind } from '@/core/item/materials';
 import type { MathNode } from '@/core/math';
@@ -19,7 +19,7 @@ interface Props {
 }
 
 /** What was worked out, like a paper roll: as it was written, and every form of its result. A press puts either into the line. */
-export function Roll({ kind, angle, lines, onPut }: Props) {
+export const Roll = memo(function Roll({ kind, angle, lines, onPut }: Props) {
   const t = useTranslations('tools.calculator');
   const ref = useRef<HTMLOListElement>(null);
   useEffect(() => {
@@ -35,7 +35,7 @@ export function Roll({ kind, angle, lines, onPut }: Props) {
       })}
     </ol>
   );
-}
+});
 
 function Worked({
   line,

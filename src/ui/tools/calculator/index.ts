@@ -1,4 +1,5 @@
 import { Calculator } from 'lucide-react';
+import { loadFaces } from '../../kit/fonts';
 import { defineTool } from '../types';
 import { CalculatorWindow } from './CalculatorWindow';
 import { CALCULATOR } from './state';
@@ -11,6 +12,7 @@ export const calculator = defineTool({
   group: 'measuring',
   access: { brought: 'calculator' },
   state: CALCULATOR,
+  preload: () => loadFaces(/Noto Sans Math/),
   window: {
     Content: CalculatorWindow,
     size: ({ materials: { calculator: kind } }) =>

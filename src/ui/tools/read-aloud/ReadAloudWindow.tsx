@@ -1,7 +1,7 @@
 'use client';
 
 import { Pause, Play, SkipBack, SkipForward, Square } from 'lucide-react';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { scriptOf, type Sentence } from '@/core/tools/speech';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
@@ -49,7 +49,7 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
   const said = useTranslations('said');
   const { announce } = usePlayer();
   const [manner, keep] = useKept('read-aloud', READ_ALOUD);
-  const status = useSyncExternalStore(reader.subscribe, reader.getStatus, reader.getStatus);
+  const status = reader.useStatus();
   const selected = useSelected();
   const voice = useVoiceName();
   useEffect(() => reader.setManner(manner), [manner]);

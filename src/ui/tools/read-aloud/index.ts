@@ -2,6 +2,7 @@ import { AudioLines } from 'lucide-react';
 import { defineTool } from '../types';
 import { ReadAloudWindow } from './ReadAloudWindow';
 import { READ_ALOUD } from './state';
+import { findVoice } from './voice';
 
 export const readAloud = defineTool({
   id: 'read-aloud',
@@ -11,5 +12,6 @@ export const readAloud = defineTool({
   group: 'reading',
   access: 'asked-for',
   state: READ_ALOUD,
+  preload: () => findVoice().then((voice) => voice.ready()),
   window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 26 }) },
 });

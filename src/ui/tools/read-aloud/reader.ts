@@ -1,4 +1,5 @@
 import type { Sentence } from '@/core/tools/speech';
+import { pageStore } from '../../kit/pageStore';
 import { rangesFor } from '../domText';
 import { findVoice, type Manner, type Voice } from './voice';
 
@@ -6,24 +7,22 @@ export type ReaderStatus = 'idle' | 'starting' | 'reading' | 'paused' | 'failed'
 
 /** What is read, and where the reading is. One for the page: two voices at once are none. */
 class Reader {
-  private status: ReaderStatus = 'idle';
+  private readonly state = pageStore<ReaderStatus>('idle');
   private sentences: readonly Sentence[] = [];
   private root: HTMLElement | null = null;
   private at = 0;
   private turn = 0;
   private manner: Manner = { rate: 1, volume: 1 };
   private voice: Voice | null = null;
-  private readonly listeners = new Set<() => void>();
 
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
-  readonly getStatus = (): ReaderStatus => this.status;
+  /** How it stands, followed by a component. */
+  readonly useStatus = (): ReaderStatus => this.state.use();
 
+  private get status(): ReaderStatus {
+    return this.state.get();
+  }
   private become(status: ReaderStatus): void {
-    this.status = status;
-    for (const listener of this.listeners) listener();
+    this.state.set(status);
   }
 
   /** Reads sentences of a text from one on. */

@@ -1,32 +1,20 @@
 import type { useTranslations } from 'use-intl';
+import type { ContentNode } from '@/core/content/content';
+import { mathText } from '@/core/content/mathText';
 import { saidMaths } from '@/core/interactions/saidMaths';
 import { sayer } from '../../interactions/said';
 import type { SpokenMaths } from './pieces';
 
-/** Formulas in words: the author's own (`alttext`), else from their tree. */
+/** MathML of the page as content, which is what formulas are read from. */
+const nodesOf = (node: Node): readonly ContentNode[] => {
+  if (node instanceof Text) return [{ kind: 'text', text: node.data }];
+  if (!(node instanceof Element)) return [];
+  const children = [...node.childNodes].flatMap(nodesOf);
+  return [{ kind: 'element', namespace: 'math', name: node.localName, attributes: {}, children }];
+};
+
+/** Formulas in words: the author's own (`alttext`), else as they would be typed, said. */
 export const spokenMaths =
   (t: ReturnType<typeof useTranslations<'said'>>): SpokenMaths =>
   (math) =>
-    math.getAttribute('alttext') ?? sayer(t).phrase(saidMaths(typedOf(math)));
-
-const argumentsOf = (element: Element): readonly string[] => [...element.children].map(typedOf);
-
-/** MathML as it would be typed, which the reader of written maths takes (core/content/mathText does the same for content). */
-function typedOf(element: Element): string {
-  const parts = argumentsOf(element);
-  const [a = '', b = ''] = parts;
-  switch (element.localName) {
-    case 'mfrac':
-      return ` (${a})/(${b})`;
-    case 'msup':
-      return `${a}^(${b})`;
-    case 'msub':
-      return `${a}_${b}`;
-    case 'msqrt':
-      return `√(${parts.join('')})`;
-    case 'mroot':
-      return `(${a})^(1/(${b}))`;
-    default:
-      return parts.length > 0 ? parts.join('') : (element.textContent.trim() ?? '');
-  }
-}
+    math.getAttribute('alttext') ?? sayer(t).phrase(saidMaths(nodesOf(math).map(mathText).join('')));

@@ -14,6 +14,8 @@ export interface Voice {
   readonly kind: 'device' | 'shipped';
   /** Speaks a sentence to its end, and tells which word it is at. Rejects when it cannot; a stopped one never ends. */
   speak(sentence: Sentence, manner: Manner, onWord: (word: number) => void): Promise<void>;
+  /** Fetches whatever it needs to speak. Rejects when it cannot be had now. */
+  ready(): Promise<unknown>;
   /** Gets the next sentence ready while this one is spoken. */
   prepare(sentence: Sentence, manner: Manner): void;
   pause(): void;
@@ -71,6 +73,9 @@ class DeviceVoice implements Voice {
       speechSynthesis.speak(utterance);
     });
   }
+  ready(): Promise<unknown> {
+    return Promise.resolve();
+  }
   prepare(): void {
     // The device needs no time to get ready.
   }
@@ -99,8 +104,9 @@ class ShippedVoice implements Voice {
     number,
     { resolve: (sound: Sound) => void; reject: (error: Error) => void }
   >();
-  private readonly ready = new Map<string, Promise<Sound>>();
-  private readonly context = new AudioContext();
+  private readonly sounds = new Map<string, Promise<Sound>>();
+  /** Begun when it first speaks: a page that nobody has pressed yet may not sound. */
+  private context: AudioContext | null = null;
   private source: AudioBufferSourceNode | null = null;
   private turn = 0;
   private asked = 0;
@@ -120,17 +126,25 @@ class ShippedVoice implements Voice {
 
   private soundOf(sentence: Sentence, { rate }: Manner): Promise<Sound> {
     const key = `${rate} ${sentence.words}`;
-    const known = this.ready.get(key);
+    const known = this.sounds.get(key);
     if (known) return known;
+    const sound = this.ask(sentence.words, rate);
+    sound.catch(() => this.sounds.delete(key));
+    this.sounds.set(key, sound);
+    const [oldest] = this.sounds.keys();
+    if (this.sounds.size > KEPT && oldest !== undefined) this.sounds.delete(oldest);
+    return sound;
+  }
+
+  private ask(words: string, rate: number): Promise<Sound> {
     this.asked += 1;
     const id = this.asked;
     const sound = new Promise<Sound>((resolve, reject) => this.waiting.set(id, { resolve, reject }));
-    sound.catch(() => this.ready.delete(key));
-    this.ready.set(key, sound);
-    const [oldest] = this.ready.keys();
-    if (this.ready.size > KEPT && oldest !== undefined) this.ready.delete(oldest);
-    this.worker.postMessage({ id, words: sentence.words, rate });
+    this.worker.postMessage({ id, words, rate });
     return sound;
+  }
+  ready(): Promise<unknown> {
+    return this.ask('', 1);
   }
 
   prepare(sentence: Sentence, manner: Manner): void {
@@ -143,7 +157,7 @@ class ShippedVoice implements Voice {
     onWord(0);
     const { samples, rate } = await this.soundOf(sentence, manner);
     if (turn !== this.turn) return new Promise(() => undefined);
-    const { context } = this;
+    const context = (this.context ??= new AudioContext());
     if (context.state === 'suspended') await context.resume();
     const buffer = context.createBuffer(1, samples.length, rate);
     buffer.copyToChannel(samples, 0);
@@ -170,10 +184,10 @@ class ShippedVoice implements Voice {
     });
   }
   pause(): void {
-    void this.context.suspend();
+    void this.context?.suspend();
   }
   resume(): void {
-    void this.context.resume();
+    void this.context?.resume();
   }
   stop(): void {
     this.turn += 1;

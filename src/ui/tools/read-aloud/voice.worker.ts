@@ -1,6 +1,6 @@
 import { ConsoleStdout, Directory, File, OpenFile, PreopenDirectory, WASI } from '@bjorn3/browser_wasi_shim';
 
-/** A sentence to be spoken. */
+/** A sentence to be spoken; without words only the voice is to be fetched. */
 interface Ask {
   readonly id: number;
   readonly words: string;
@@ -43,6 +43,8 @@ function samplesOf(wave: Uint8Array): { samples: Float32Array; rate: number } {
 const DATA = 0x64617461;
 
 async function speak({ words, rate }: Ask) {
+  const voice = await synthesizer();
+  if (words === '') return { samples: new Float32Array(), rate: 1 };
   const folder = new PreopenDirectory('/out', new Map());
   const said = words
     .replace(/[\u2018\u2019]/g, "'")
@@ -60,7 +62,7 @@ async function speak({ words, rate }: Ask) {
     '/out/said.wav',
   ];
   const wasi = new WASI(args, [], [new OpenFile(new File([])), silent(), silent(), folder], { debug: false });
-  const instance = await WebAssembly.instantiate(await synthesizer(), {
+  const instance = await WebAssembly.instantiate(voice, {
     wasi_snapshot_preview1: wasi.wasiImport,
   });
   wasi.start(instance as Parameters<WASI['start']>[0]);

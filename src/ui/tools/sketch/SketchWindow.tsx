@@ -26,13 +26,13 @@ export function SketchWindow({ itemRef }: QuestionProps) {
   const { mine, take, giveBack } = usePointer('sketch');
   const strokes = strokesOf(kept);
   const last = strokes.at(-1);
-  // Whoever opens the sketch wants to draw; a closed one draws no more.
+  // Going to another question, or closing the window, gives the pointer back; only a press takes it.
   useEffect(() => {
-    take();
-    return giveBack;
-    // Once, when it opens.
+    const end = giveBack;
+    return end;
+    // By question alone.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  }, [itemRef]);
   return (
     <div className={styles.panel}>
       <div className={styles.row} role="group" aria-label={t('with')}>

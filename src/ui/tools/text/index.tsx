@@ -1,7 +1,6 @@
 'use client';
 
 import { Type } from 'lucide-react';
-import { useEffect } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   FACES,
@@ -27,9 +26,6 @@ function TextPanel() {
   const t = useTranslations('tools.text');
   const { announce, needs } = usePlayer();
   const [look, keep] = useKept('text', STATE);
-  useEffect(() => {
-    void loadFaces(/Lexend|OpenDyslexic|Source Serif/);
-  }, []);
   const wide = { ...look, ...WIDE_SPACING };
   return (
     <div className={styles.panel}>
@@ -105,6 +101,7 @@ export const text = defineTool({
   group: 'looking',
   access: 'everyone',
   Panel: TextPanel,
+  preload: () => loadFaces(/Lexend|OpenDyslexic|Source Serif/),
   state: STATE,
   pageLook: (look) => ({ text: look }),
 });
