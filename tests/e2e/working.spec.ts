@@ -514,6 +514,9 @@ test('sketch: drawn over a figure and over words, stays on them at any size, hid
   await startTest(page, app, 'wren', WORKSHOP);
   await goTo(page, 6);
   await page.keyboard.press('Alt+j');
+  // Opening takes nothing; the pencil does.
+  await expect(page.getByRole('button', { name: /Sketch has the pointer/ })).toHaveCount(0);
+  await toolWindow(page, 'sketch').getByRole('button', { name: 'Pencil' }).click();
   await expect(page.getByRole('button', { name: /Sketch has the pointer/ })).toBeVisible();
   const figure = '[data-sheet=question] [data-true-width]';
   const at = await boxOf(page, figure);
@@ -547,6 +550,7 @@ test('sketch: drawn over a figure and over words, stays on them at any size, hid
   await saved(page);
   await page.reload();
   await expect(strokesOn(page)).toHaveCount(2);
+  await expect(page.getByRole('button', { name: /Sketch has the pointer/ })).toHaveCount(0);
   await page.keyboard.press('Alt+z');
   await page.getByRole('button', { name: 'Back to 100 %' }).click();
   await page.keyboard.press('Escape');
