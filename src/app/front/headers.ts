@@ -17,7 +17,7 @@ export function securityHeaders(
     "img-src 'self' blob: data:",
     "media-src 'self' blob: data:",
     "font-src 'self' data:",
-    `connect-src 'self'${development ? ' ws:' : ''}`,
+    `connect-src 'self' blob:${development ? ' ws:' : ''}`,
     "worker-src 'self' blob:",
     "manifest-src 'self'",
     "form-action 'self'",

@@ -1,4 +1,5 @@
 import { cardsFor, SPOKEN, type CardNeeds, type Catalog } from '../item/catalog';
+import { pagesIn } from '../item/materials';
 import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
 import { withMates, type Content } from '../content/content';
@@ -193,7 +194,8 @@ export function deliverTest(
     });
     assetsIn(one.body, found);
     for (const { content } of one.feedback) assetsIn(content, found);
-    for (const identifier of one.stimuli) {
+    for (const { kind, path } of one.materials.sheets) if (kind === 'pdf') found.add(path);
+    for (const identifier of [...one.stimuli, ...pagesIn(one.materials)]) {
       const stimulus = stimuli.get(identifier);
       if (!stimulus || used.has(identifier)) continue;
       const own = cardsFor(stimulus.catalog, needs);

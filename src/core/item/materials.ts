@@ -16,15 +16,34 @@ export interface Protractor {
   readonly major: number;
 }
 
+/** A sheet to look things up in: a PDF of the package, or a page read as content. */
+export interface ReferenceSheet {
+  readonly title: string;
+  readonly kind: 'pdf' | 'page';
+  /** Package path; a page is kept among the passages under it. */
+  readonly path: string;
+}
+
 /** What comes with a question to work with (QTI 3.0, companion materials). */
 export interface Materials {
   readonly calculator: CalculatorKind | null;
   readonly rulers: readonly Ruler[];
   readonly protractor: Protractor | null;
+  readonly sheets: readonly ReferenceSheet[];
   /** Things that are not on the screen: paper, blocks, a real compass. */
   readonly physical: readonly string[];
 }
-export const NO_MATERIALS: Materials = { calculator: null, rulers: [], protractor: null, physical: [] };
+export const NO_MATERIALS: Materials = {
+  calculator: null,
+  rulers: [],
+  protractor: null,
+  sheets: [],
+  physical: [],
+};
+
+/** The pages among a question's sheets, by the name they are kept under. */
+export const pagesIn = ({ sheets }: Materials): readonly string[] =>
+  sheets.flatMap(({ kind, path }) => (kind === 'page' ? [path] : []));
 
 /** Whether a question brings a material of this name. */
 export const brings = (materials: Materials, name: MaterialName): boolean => {
@@ -32,3 +51,9 @@ export const brings = (materials: Materials, name: MaterialName): boolean => {
   return Array.isArray(found) ? found.length > 0 : found !== null;
 };
 export type MaterialName = Exclude<keyof Materials, 'physical'>;
+
+/** Everything that is read beside a question, by the names under which marks on it are kept. */
+export const readBeside = (item: {
+  readonly stimuli: readonly string[];
+  readonly materials: Materials;
+}): readonly string[] => [...item.stimuli, ...item.materials.sheets.map(({ path }) => path)];

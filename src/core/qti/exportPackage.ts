@@ -1,6 +1,6 @@
 import { decodeXml } from '../xml/decode';
 import { writeXml } from '../xml/write';
-import { childOf, elementsOf, parseXml, type XmlElement, type XmlNode } from '../xml/xml';
+import { childOf, elementsOf, parseXml, textOf, type XmlElement, type XmlNode } from '../xml/xml';
 import { readPackage, resolvePath, type PackageFiles, type QtiPackage, type SourceKind } from './package';
 
 const MANIFEST = 'imsmanifest.xml';
@@ -30,6 +30,10 @@ function linksIn(root: XmlElement, from: string, files: PackageFiles): Set<strin
       const href = one.attributes[name];
       const path = href ? resolvePath(from, href) : null;
       if (path !== null && files.paths.has(path) && path !== from) found.add(path);
+    }
+    if (one.name === 'qti-file-href') {
+      const path = resolvePath(from, textOf(one).trim());
+      if (path !== null && files.paths.has(path)) found.add(path);
     }
     for (const child of elementsOf(one)) walk(child);
   };

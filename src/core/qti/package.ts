@@ -2,6 +2,8 @@ import type { Item, Stimulus } from '../item/item';
 import type { Test } from '../item/test';
 import { decodeXml } from '../xml/decode';
 import { reporterFor, type Problem } from '../xml/problem';
+import { parseHtml } from '../xml/html';
+import { ContentReader } from './readContent';
 import { readItem, readStimulus, type FileContext } from './readItem';
 import { reportSlips } from './slips';
 import { readTest } from './readTest';
@@ -116,7 +118,31 @@ class PackageReader {
         const path = this.resolve(file, href, line);
         return path === null ? null : (this.stimulusByPath.get(path) ?? this.stimulusAt(path));
       },
+      page: (href, line) => {
+        const path = this.resolve(file, href, line);
+        const page = path === null ? null : this.pageAt(path);
+        return page && { path: page.identifier, title: page.title };
+      },
     };
+  }
+
+  /** A page is kept among the passages by its path, which no identifier can be; its file is carried along as it is. */
+  private pageAt(path: string): Stimulus | null {
+    const known = this.stimuli.get(path);
+    if (known) return known;
+    const { report, asset } = this.context(path);
+    try {
+      const { root, title } = parseHtml(decodeXml(this.files.read(path)));
+      const reader = new ContentReader({ report, shapes: new Map(), asset });
+      const page = { identifier: path, title, body: reader.children(root), catalog: {} };
+      this.stimuli.set(path, page);
+      this.assets.add(path);
+      return page;
+    } catch (error) {
+      if (!(error instanceof XmlError)) throw error;
+      report.error('html', error.line, `cannot be read as HTML: ${error.message}`);
+      return null;
+    }
   }
 
   stimulusAt(path: string): string | null {

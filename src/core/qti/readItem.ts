@@ -19,6 +19,8 @@ export interface FileContext {
   asset(href: string, line: number): string | null;
   /** The identifier of a stimulus by the path written here; null (and reported) when it is not in the package. */
   stimulus(href: string, identifier: string, line: number): string | null;
+  /** An HTML page of the package, read like a passage; null (and reported) when it is not there or cannot be read. */
+  page(href: string, line: number): { readonly path: string; readonly title: string } | null;
 }
 
 const present = <T>(value: T | null): value is T => value !== null;
@@ -101,7 +103,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
     stimuli: elementsOf(root, 'qti-assessment-stimulus-ref')
       .map((one) => context.stimulus(one.attributes.href ?? '', one.attributes.identifier ?? '', one.line))
       .filter(present),
-    materials: readMaterials(root, report),
+    materials: readMaterials(root, context),
     catalog: readCatalog(root, reader, report, (href, line) => context.asset(href, line)),
     body: body ? reader.children(body) : [],
     // Those for the candidate stand in the body, where they are read.

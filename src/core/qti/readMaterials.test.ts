@@ -11,7 +11,11 @@ function read(inside: string) {
   const root = parseXml(
     `<qti-assessment-item><qti-companion-materials-info>${inside}</qti-companion-materials-info></qti-assessment-item>`,
   );
-  const materials = readMaterials(root, report);
+  const materials = readMaterials(root, {
+    report,
+    asset: (href) => href.replace('../', ''),
+    page: (href) => (href === 'none.html' ? null : { path: href, title: 'Its own title' }),
+  });
   return { ...materials, said };
 }
 const ruler = (system: 'si' | 'us', inside: string) =>
@@ -23,6 +27,7 @@ test('an item without companion materials has none', () => {
     calculator: null,
     rulers: [],
     protractor: null,
+    sheets: [],
     physical: [],
   });
 });
@@ -91,10 +96,33 @@ test('protractors in degrees or radians; what cannot be drawn is named', () => {
   expect(none.protractor).toEqual({ minor: 1, major: 10 });
   expect(none.said[0]).toMatch(/no angle that can be drawn/);
 });
-test('documents are named, and what is not on the screen is kept', () => {
-  const { physical, said } = read(
-    '<qti-digital-material><qti-file-href mime-type="application/pdf">f.pdf</qti-file-href></qti-digital-material><qti-physical-material>paper</qti-physical-material>',
-  );
+test('what is not on the screen is kept', () => {
+  const { physical, said } = read('<qti-physical-material>paper</qti-physical-material>');
   expect(physical).toEqual(['paper']);
-  expect(said[0]).toMatch(/<qti-digital-material> among the companion materials is set aside/);
+  expect(said).toEqual([]);
+});
+
+test('sheets to look things up in: PDFs and pages, by their type or their name, each with a title', () => {
+  const { sheets, said } = read(`
+    <qti-digital-material label="Formulas"><qti-file-href mime-type="application/pdf">../a.bin</qti-file-href></qti-digital-material>
+    <qti-digital-material><qti-file-href mime-type="text/html">b.html</qti-file-href></qti-digital-material>
+    <qti-digital-material href="c.PDF"><qti-description>Map</qti-description></qti-digital-material>
+    <qti-digital-material href="d/e.pdf"/>`);
+  expect(said).toEqual([]);
+  expect(sheets).toEqual([
+    { kind: 'pdf', path: 'a.bin', title: 'Formulas' },
+    { kind: 'page', path: 'b.html', title: 'Its own title' },
+    { kind: 'pdf', path: 'c.PDF', title: 'Map' },
+    { kind: 'pdf', path: 'd/e.pdf', title: 'e.pdf' },
+  ]);
+});
+test('a material of another kind, without a file, or with an icon is named; one that is not there is left out', () => {
+  const { sheets, said } = read(`
+    <qti-digital-material label="Film"><qti-file-href mime-type="video/mp4">a.mp4</qti-file-href></qti-digital-material>
+    <qti-digital-material label="Nothing"/>
+    <qti-digital-material href="none.html"/>
+    <qti-digital-material href="a.pdf"><qti-resource-icon>i.png</qti-resource-icon></qti-digital-material>`);
+  expect(sheets.map(({ path }) => path)).toEqual(['a.pdf']);
+  expect(said).toHaveLength(3);
+  expect(said.join()).toMatch(/"Film" is set aside.*"Nothing" is set aside.*icon/);
 });

@@ -1,6 +1,13 @@
-import { CALCULATORS, NO_MATERIALS, type Materials, type Protractor, type Ruler } from '../item/materials';
+import {
+  CALCULATORS,
+  NO_MATERIALS,
+  type Materials,
+  type Protractor,
+  type ReferenceSheet,
+  type Ruler,
+} from '../item/materials';
+import type { FileContext } from './readItem';
 import { childOf, descendantsOf, elementsOf, textOf, type XmlElement } from '../xml/xml';
-import type { Reporter } from '../xml/problem';
 
 /** Millimeters and inches of the units a ruler may be given in (QTI 3.0, length units, from memory); by how they begin. */
 const UNITS: readonly (readonly [RegExp, 'cm' | 'in', number])[] = [
@@ -20,22 +27,56 @@ type Complain = (line: number, message: string) => void;
  * Reads `qti-companion-materials-info`: what comes with a question. What a screen cannot give is named in the report. Element names
  * of the standard's binding, from memory.
  */
-export function readMaterials(root: XmlElement, report: Reporter): Materials {
+export function readMaterials(
+  root: XmlElement,
+  context: Pick<FileContext, 'report' | 'asset' | 'page'>,
+): Materials {
+  const { report } = context;
   const info = childOf(root, 'qti-companion-materials-info');
   if (!info) return NO_MATERIALS;
   const complain: Complain = (line, message) => report.warn('companion-set-aside', line, message);
   const rulers: Ruler[] = [];
   const physical: string[] = [];
+  const sheets: ReferenceSheet[] = [];
   let { calculator, protractor }: Pick<Materials, 'calculator' | 'protractor'> = NO_MATERIALS;
   for (const child of elementsOf(info)) {
     if (child.name === 'qti-calculator') calculator = readCalculator(child, complain) ?? calculator;
     else if (child.name === 'qti-rule') rulers.push(...readRulers(child, complain));
     else if (child.name === 'qti-protractor') protractor = readProtractor(child, complain);
+    else if (child.name === 'qti-digital-material') sheets.push(...readSheet(child, context, complain));
     else if (child.name === 'qti-physical-material') physical.push(textOf(child).trim());
     else complain(child.line, `<${child.name}> among the companion materials is set aside`);
   }
-  return { calculator, rulers, protractor, physical };
+  return { calculator, rulers, protractor, sheets, physical };
 }
+
+/** A PDF or a page of the package, with its title. The file may stand in an attribute or in an element of its own. */
+function readSheet(
+  element: XmlElement,
+  { asset, page }: Pick<FileContext, 'asset' | 'page'>,
+  complain: Complain,
+): readonly ReferenceSheet[] {
+  const file = childOf(element, 'qti-file-href');
+  const href = element.attributes.href ?? (file ? textOf(file).trim() : '');
+  const said = ['qti-label', 'qti-material-label', 'qti-description']
+    .map((name) => textOf(childOf(element, name) ?? EMPTY).trim())
+    .find((words) => words !== '');
+  const title = element.attributes.label ?? file?.attributes.label ?? said;
+  const type = (element.attributes['mime-type'] ?? file?.attributes['mime-type'] ?? '').toLowerCase();
+  const is = (types: RegExp, names: RegExp) => (type === '' ? names.test(href) : types.test(type));
+  if (childOf(element, 'qti-resource-icon'))
+    complain(element.line, 'the icon of a material is set aside; its title is shown');
+  const kind = is(/pdf/, /\.pdf$/i) ? 'pdf' : is(/html/, /\.x?html?$/i) ? 'page' : null;
+  if (href === '' || kind === null) {
+    complain(element.line, `the material "${title ?? href}" is set aside: it is no PDF and no HTML page`);
+    return [];
+  }
+  const found = kind === 'pdf' ? asset(href, element.line) : page(href, element.line);
+  if (found === null) return [];
+  const { path, title: own } = typeof found === 'string' ? { path: found, title: '' } : found;
+  return [{ kind, path, title: title ?? (own === '' ? (path.split('/').at(-1) ?? path) : own) }];
+}
+const EMPTY: XmlElement = { kind: 'element', name: '', namespace: '', attributes: {}, children: [], line: 0 };
 
 function readCalculator(element: XmlElement, complain: Complain): Materials['calculator'] {
   const written = textOf(childOf(element, 'qti-calculator-type') ?? element)

@@ -3,6 +3,7 @@ import { endOf, standingOf } from '@/core/attempt/admission';
 import type { BrowserEvent } from '@/core/attempt/events';
 import { GRACE, isOver, limitWith } from '@/core/attempt/timing';
 import { answerableItem } from '@/core/deliver/answerable';
+import { readBeside } from '@/core/item/materials';
 import { responseProblem } from '@/core/item/responseProblem';
 import { timeLimitOf } from '@/core/item/test';
 import { drawForm } from '@/core/sitting/form';
@@ -104,7 +105,7 @@ function isOfForm(plan: Plan, event: BrowserEvent): boolean {
       event.text.slice(event.text.indexOf(':') + 1),
     ];
     if (kind === 'item') return plan.placeOf(name) !== undefined;
-    return kind === 'stimulus' && plan.places.some(({ item }) => item.stimuli.includes(name));
+    return kind === 'stimulus' && plan.places.some(({ item }) => readBeside(item).includes(name));
   }
   if (!('item' in event)) return true;
   const place = plan.placeOf(event.item);

@@ -7,7 +7,7 @@ import { NO_LIMITS, type Test } from '@/core/item/test';
  * Which form of the models the reader makes now. Raised with every change of a model that older rows have not; `UPGRADES` then
  * says how a model of the version before becomes one of this.
  */
-export const MODEL_VERSION = 4;
+export const MODEL_VERSION = 5;
 
 /** A stored model is not what this program wrote. */
 export class UnreadableModel extends Error {
@@ -36,7 +36,11 @@ const item = z.looseObject({
   templates: z.array(declaration),
   contexts: z.array(declaration),
   stimuli: z.array(z.string()),
-  materials: z.looseObject({ calculator: z.nullable(z.string()), rulers: z.array(z.looseObject({})) }),
+  materials: z.looseObject({
+    calculator: z.nullable(z.string()),
+    rulers: z.array(z.looseObject({})),
+    sheets: z.array(z.looseObject({ title: z.string(), kind: z.enum(['pdf', 'page']), path: z.string() })),
+  }),
   catalog: z.record(z.string(), z.array(z.looseObject({ support: z.string(), content }))),
   body: content,
   rubrics: z.array(rubric),
@@ -154,6 +158,7 @@ const UPGRADES: Readonly<Record<number, Partial<Record<keyof Models, (old: Plain
       })),
     }),
   },
+  4: { item: (old) => ({ ...old, materials: { ...NO_MATERIALS, ...(old.materials as Plain | undefined) } }) },
 };
 
 /** A model as it is kept. @throws UnreadableModel for what this program did not write */

@@ -19,6 +19,7 @@ function item(name: string) {
     report: reporterFor(name, []),
     asset: (href) => href,
     stimulus: (_href, identifier) => identifier,
+    page: () => null,
   });
   if (!read) throw new Error(`${name} is no item`);
   return read;
@@ -129,6 +130,7 @@ test('a part with one answer says it without a number', () => {
     report: reporterFor('two', []),
     asset: (href) => href,
     stimulus: (_href, identifier) => identifier,
+    page: () => null,
   });
   if (!two) throw new Error('no item');
   expect(say.item(two, { A: '3', B: null })).toBe('Part A: “3”. Part B: no answer yet');

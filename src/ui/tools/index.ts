@@ -12,6 +12,7 @@ import { protractor } from './measuring/protractor';
 import { ruler } from './measuring/ruler';
 import { notes } from './notes';
 import { readAloud } from './read-aloud';
+import { reference } from './reference';
 import { sketch } from './sketch';
 import { text } from './text';
 import type { ToolDefinition } from './types';
@@ -21,6 +22,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   calculator,
   ruler,
   protractor,
+  reference,
   glossary,
   readAloud,
   lineReader,

@@ -2,12 +2,12 @@ import type { LucideIcon } from 'lucide-react';
 import type { ComponentType, RefObject } from 'react';
 import type { AttemptState } from '@/core/attempt/state';
 import type { RailTool } from '@/core/tools/allowed';
-import type { DeliveredItem } from '@/core/item/delivered';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import type { Kept, KeptState, PageLook } from '../attempt/kept';
 
 export interface SheetLayerProps {
   /** Which sheet: the passage or the question. */
-  readonly sheet: 'passage' | 'question';
+  readonly sheet: 'passage' | 'question' | 'reference';
   /** Name of its text for anchors: `stimulus:ID` or `item:REF`. */
   readonly textId: string;
   /** The box the content lies in; layers are placed inside it. */
@@ -26,6 +26,12 @@ export interface QuestionProps {
   readonly itemRef: string;
 }
 
+/** What a tool's window is given. */
+export interface WindowContentProps extends QuestionProps {
+  /** What other tools lay over a text that this window shows; it belongs at the end of the text's box. */
+  readonly TextLayers: ComponentType<Pick<SheetLayerProps, 'textId' | 'contentRef'>>;
+}
+
 /** What a tool keeps and where it belongs. */
 export interface ToolState<State extends Kept = Kept> extends KeptState<State> {
   /** One for the whole test, one a question (`useKeptAt`), or one a text that is read. */
@@ -34,7 +40,7 @@ export interface ToolState<State extends Kept = Kept> extends KeptState<State> {
 
 /** What a tool shows in the frame that all floating windows share. */
 export interface ToolWindow {
-  readonly Content: ComponentType<QuestionProps>;
+  readonly Content: ComponentType<WindowContentProps>;
   /** How large it begins, in rem. */
   readonly size: (item: DeliveredItem) => { readonly width: number; readonly height: number };
 }
@@ -54,7 +60,12 @@ export interface ToolDefinition<State extends Kept = Kept> extends RailTool {
   readonly Panel?: ComponentType<QuestionProps>;
   readonly window?: ToolWindow;
   /** Drawn over each sheet; a higher order lies above a lower one. */
-  readonly sheetLayer?: { readonly order: number; readonly Layer: ComponentType<SheetLayerProps> };
+  readonly sheetLayer?: {
+    readonly order: number;
+    readonly Layer: ComponentType<SheetLayerProps>;
+    /** Whether it lies also over texts that a window shows. */
+    readonly inWindows?: boolean;
+  };
   /** Drawn over the whole screen. */
   readonly PageLayer?: ComponentType<QuestionProps>;
   /** Drawn at the end of each choice of a question. */
@@ -62,7 +73,7 @@ export interface ToolDefinition<State extends Kept = Kept> extends RailTool {
   /** Whether a question has something of this tool that is told on the trail and in the review (`tools.ID.sign`). */
   isOnQuestion?(kept: AttemptState['tools'], itemRef: string): boolean;
   /** Fetches what it needs while the network is there; called for whoever has it in this test, after everything else. */
-  readonly preload?: () => Promise<unknown>;
+  readonly preload?: (test: DeliveredTest) => Promise<unknown>;
   /** Its say in how the whole page looks. */
   pageLook?(state: State): Partial<PageLook>;
 }

@@ -10,7 +10,8 @@ import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { Press } from '../../kit/Button';
 import { useDrag } from '../../kit/useDrag';
 import { useFocusBack } from '../../kit/useFocusBack';
-import type { ToolDefinition, ToolWindow } from '../../tools/types';
+import { SHEET_LAYERS } from '../../tools';
+import type { ToolDefinition, ToolWindow, WindowContentProps } from '../../tools/types';
 import { readKept } from '../../attempt/kept';
 import { isOn, useToolsHere } from '../rail/tools';
 import styles from './windows.module.css';
@@ -169,7 +170,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
         </Press>
       </header>
       <div className={styles.body}>
-        <Content itemRef={item.ref} />
+        <Content itemRef={item.ref} TextLayers={TextLayers} />
       </div>
       {!narrow && (
         <footer className={styles.foot}>
@@ -187,6 +188,17 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
     </section>
   );
 }
+
+/** What tools lay over a text that a window shows. */
+const TextLayers: WindowContentProps['TextLayers'] = ({ textId, contentRef }) => {
+  const tools = useToolsHere();
+  return SHEET_LAYERS.filter(
+    ({ tool, inWindows }) =>
+      inWindows && tools.some((here) => here.tool === tool && here.standing === 'here'),
+  ).map(({ tool, Layer }) => (
+    <Layer key={tool.id} sheet="reference" textId={textId} contentRef={contentRef} />
+  ));
+};
 
 /** The screen below a window, followed through resizing and magnifying. */
 function useRoom(ref: RefObject<HTMLElement | null>): Room | null {

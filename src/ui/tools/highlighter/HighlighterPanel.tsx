@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { usePlayer, useAttempt } from '../../attempt/PlayerContext';
 import { own } from '@/core/own';
+import { readBeside } from '@/core/item/materials';
 import { resolveAnchor } from '@/core/annotate/anchor';
 import { shortened } from '@/core/content/words';
 import styles from '../tools.module.css';
@@ -90,8 +91,8 @@ function MarkedList({ itemRef }: QuestionProps) {
   const t = useTranslations('tools.highlighter');
   const { test } = usePlayer();
   const highlights = useAttempt((state) => state.highlights);
-  const stimuli = own(test.items, itemRef)?.stimuli ?? [];
-  const texts = [...stimuli.map((id) => `stimulus:${id}`), `item:${itemRef}`];
+  const item = own(test.items, itemRef);
+  const texts = [...(item ? readBeside(item) : []).map((id) => `stimulus:${id}`), `item:${itemRef}`];
   const marks = texts.flatMap((text) => (own(highlights, text) ?? []).map((mark) => ({ text, ...mark })));
   if (marks.length === 0) return null;
   return (

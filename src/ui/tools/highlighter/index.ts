@@ -15,5 +15,5 @@ export const highlighter = defineTool({
   often: true,
   Panel: HighlighterPanel,
   state: { schema: z.object({}), initial: () => ({}), scope: 'text' },
-  sheetLayer: { order: 0, Layer: HighlightLayer },
+  sheetLayer: { order: 0, Layer: HighlightLayer, inWindows: true },
 });

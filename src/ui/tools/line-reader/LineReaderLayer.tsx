@@ -18,9 +18,9 @@ const KEEP_AFTER_MS = 400;
 /** A window of one to five real lines; the rest is dimmed but can still be pressed. */
 export function LineReaderLayer({ sheet, textId, contentRef }: SheetLayerProps) {
   const [state, keep] = useKept('line-reader', LINE_READER);
-  const alone = typeof document !== 'undefined' && document.querySelectorAll('[data-text-root]').length < 2;
+  const alone = typeof document !== 'undefined' && !document.querySelector('[data-sheet=passage]');
   const active = state.on && (state.sheet === sheet || alone);
-  if (!active) return null;
+  if (!active || sheet === 'reference') return null;
   return <Reader key={textId} {...{ sheet, textId, contentRef, state, keep, alone }} />;
 }
 
@@ -31,6 +31,7 @@ interface Place {
 }
 
 interface ReaderProps extends SheetLayerProps {
+  readonly sheet: LineReaderState['sheet'];
   readonly state: LineReaderState;
   readonly keep: (change: Partial<LineReaderState>) => void;
   readonly alone: boolean;

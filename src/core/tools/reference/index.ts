@@ -1,0 +1,1 @@
+export { findAll, MOST_FOUND } from './find';
