@@ -4,7 +4,8 @@ import english from '@messages/en.json';
 import type { Metadata, Viewport } from 'next';
 import type { CSSProperties, ReactNode } from 'react';
 import { NO_NEEDS } from '@/core/needs';
-import { cssVariables, FORCED, PICTURES, SCHEMES } from '@/core/view/schemes';
+import { shownColours } from '@/core/view/shown';
+import { cssVariables, FORCED, paletteVariables, PICTURES, SCHEMES } from '@/core/view/schemes';
 import { textVariables } from '@/core/view/text';
 import { currentUser } from './http';
 
@@ -34,13 +35,15 @@ const SCHEME_CSS = [
 /** Every page comes in its reader's colours and size from the first paint on; a flash of others could not be read by some. */
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const needs = (await currentUser())?.needs ?? NO_NEEDS;
+  const { scheme, dark, palette } = shownColours(needs);
   const look = {
     '--magnification': needs.magnification,
     ...textVariables(needs.text),
-    colorScheme: SCHEMES[needs.scheme].dark ? 'dark' : 'light',
+    ...(needs.own && paletteVariables(palette)),
+    colorScheme: dark ? 'dark' : 'light',
   } as CSSProperties;
   return (
-    <html lang="en" data-scheme={needs.scheme} style={look}>
+    <html lang="en" data-scheme={scheme} data-inverted={needs.inverted ? '' : undefined} style={look}>
       <head>
         <style dangerouslySetInnerHTML={{ __html: SCHEME_CSS }} />
       </head>

@@ -91,15 +91,15 @@ test('a page of HTML: larger and smaller, another sheet by one press, where it w
     await sheet.getByRole('button', { name: 'Larger', exact: true }).press('Enter');
   expect((await letters()) / before).toBeCloseTo(2, 1);
   await text.focus();
+  await saved(page);
+  const keeping = page.waitForResponse(/\/events$/);
   await page.keyboard.press('End');
   await expect.poll(() => text.evaluate((one) => one.scrollTop)).toBeGreaterThan(20);
   const place = await text.evaluate((one) => one.scrollTop);
-  await expect(async () => {
-    await saved(page);
-    await page.reload();
-    await expect(text).toBeVisible();
-    await expect.poll(() => text.evaluate((one) => one.scrollTop)).toBeGreaterThan(place - 40);
-  }).toPass();
+  await keeping;
+  await page.reload();
+  await expect(text).toBeVisible();
+  await expect.poll(() => text.evaluate((one) => one.scrollTop)).toBeGreaterThan(place - 40);
   // Another question brings the same sheet alone.
   await goTo(page, 7);
   await expect(text.getByRole('rowheader', { name: 'Right angle', exact: true })).toBeVisible();

@@ -130,10 +130,15 @@ class PackageReader {
   private pageAt(path: string): Stimulus | null {
     const known = this.stimuli.get(path);
     if (known) return known;
-    const { report, asset } = this.context(path);
+    const context = this.context(path);
+    const { report } = context;
     try {
       const { root, title } = parseHtml(decodeXml(this.files.read(path)));
-      const reader = new ContentReader({ report, shapes: new Map(), asset });
+      const reader = new ContentReader({
+        report,
+        shapes: new Map(),
+        asset: (href, line) => context.asset(href, line),
+      });
       const page = { identifier: path, title, body: reader.children(root), catalog: {} };
       this.stimuli.set(path, page);
       this.assets.add(path);

@@ -1,11 +1,11 @@
+import * as z from 'zod/mini';
 import { contrast, luminance } from './contrast';
 import type { Palette } from './schemes';
 
 /** Two colours that a student reads best with; everything else on the screen is made from them. */
-export interface OwnColours {
-  readonly ink: string;
-  readonly sheet: string;
-}
+const colour = z.string().check(z.regex(/^#[\da-f]{6}$/i));
+export const ownColours = z.object({ ink: colour, sheet: colour });
+export type OwnColours = z.infer<typeof ownColours>;
 
 /** What text must have (WCAG 2.2 §1.4.6) and what edges, rings and signs must have (§1.4.11). */
 export const TEXT_CONTRAST = 7;

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { chosenView } from '../needs';
 
 /** What a browser asks of the server besides saving; one schema each, for both ends. */
 const device = z.string().check(z.minLength(1), z.maxLength(100));
@@ -14,6 +15,9 @@ export const checkRequest = z.object({
   by: z.nullable(z.string().check(z.maxLength(200))),
 });
 export const handInRequest = z.object({ device, reason: z.enum(['asked', 'time']) });
+
+/** What a student chose in My view; null = as it was set for them. */
+export const myViewRequest = z.object({ view: z.nullable(chosenView) });
 
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;

@@ -1,5 +1,5 @@
 import { hash, verify } from '@node-rs/argon2';
-import { readNeeds, type AccessNeeds } from '@/core/needs';
+import { NO_NEEDS, readNeeds, type AccessNeeds, type ChosenView } from '@/core/needs';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 
@@ -18,23 +18,42 @@ interface UserRow {
   role: Role;
   password_hash: string;
   needs: string;
+  /** What the student chose in My view, as JSON; null = nothing. */
+  chosen_view: string | null;
 }
+const needsIn = ({ needs, chosen_view: chosen }: Pick<UserRow, 'needs' | 'chosen_view'>): AccessNeeds =>
+  readNeeds(JSON.parse(needs), chosen === null ? null : JSON.parse(chosen));
 
 const toUser = (row: UserRow): User => ({
   id: row.id,
   signInName: row.sign_in_name,
   displayName: row.display_name,
   role: row.role,
-  needs: readNeeds(JSON.parse(row.needs)),
+  needs: needsIn(row),
 });
 
-/** What is set for a person; the defaults where nobody is found. */
+const needsRow = (db: Db, userId: number) =>
+  prepared<[number], Pick<UserRow, 'needs' | 'chosen_view'>>(
+    db,
+    'SELECT needs, chosen_view FROM users WHERE id = ?',
+  ).get(userId);
+
+/** What a person's tests begin with: what is set for them, and what they chose on top; the defaults where nobody is found. */
 export const needsOf = (db: Db, userId: number): AccessNeeds => {
-  const row = prepared<[number], Pick<UserRow, 'needs'>>(db, 'SELECT needs FROM users WHERE id = ?').get(
-    userId,
-  );
-  return readNeeds(row ? JSON.parse(row.needs) : {});
+  const row = needsRow(db, userId);
+  return row ? needsIn(row) : NO_NEEDS;
 };
+
+/** What a teacher has set for a person, without what they chose themselves. */
+export const setNeedsOf = (db: Db, userId: number): AccessNeeds => {
+  const row = needsRow(db, userId);
+  return row ? needsIn({ ...row, chosen_view: null }) : NO_NEEDS;
+};
+
+/** Keeps what a student chose in My view; null goes back to what was set for them. */
+export function keepChosenView(db: Db, userId: number, view: ChosenView | null): void {
+  prepared(db, 'UPDATE users SET chosen_view = ? WHERE id = ?').run(view && JSON.stringify(view), userId);
+}
 
 /** Adds a person, or gives an existing sign-in name new data. The password is kept as an argon2id hash only. */
 export async function putUser(

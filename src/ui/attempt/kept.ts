@@ -38,7 +38,9 @@ export function readKept<State extends Kept>(
   state: KeptState<State>,
   needs: AccessNeeds,
 ): State {
-  const begins = state.initial(needs);
+  const initial = state.initial(needs);
+  const chosen = state.schema.safeParse({ ...initial, ...own(needs.chosen, owner) });
+  const begins = chosen.success ? chosen.data : initial;
   const read = state.schema.safeParse({ ...begins, ...own(kept, owner) });
   return read.success ? read.data : begins;
 }

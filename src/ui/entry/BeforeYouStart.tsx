@@ -11,6 +11,7 @@ import styles from './entry.module.css';
 import type { TestRow } from './MyTests';
 import { Page } from './Page';
 import { post } from './post';
+import { Fact, SetForYou } from './SetForYou';
 
 interface Props {
   readonly name: string;
@@ -93,33 +94,4 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       </div>
     </>
   );
-}
-
-function Fact({ name, value, note }: { name: string; value: string; note?: string }) {
-  return (
-    <div className={styles.fact}>
-      <span className={styles.soft}>{name}</span>
-      <b>{value}</b>
-      {note !== undefined && <span className={styles.soft}>{note}</span>}
-    </div>
-  );
-}
-
-/** Where the name of a tool stands; one that this product has not has none. */
-const nameKey = (id: string) => `${id}.name` as 'eliminator.name';
-
-/** What a teacher has set for this student. */
-function SetForYou({ needs }: { needs: AccessNeeds }) {
-  const t = useTranslations('before');
-  const tools = useTranslations('tools');
-  const colours = useTranslations('tools.colours.schemes');
-  const set = [
-    ...(needs.scheme === 'paper' ? [] : [t('needs.scheme', { scheme: colours(needs.scheme).toLowerCase() })]),
-    ...(needs.magnification === 1
-      ? []
-      : [t('needs.magnification', { percent: Math.round(needs.magnification * 100) })]),
-    // Tools that are on from the start, by the names the rail gives them.
-    ...needs.toolsOn.flatMap((id) => (tools.has(nameKey(id)) ? [tools(nameKey(id)).toLowerCase()] : [])),
-  ];
-  return set.length === 0 ? null : <Fact name={t('setForYou')} value={set.join(', ')} />;
 }

@@ -44,6 +44,12 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
     <>
       <h1>{t('title')}</h1>
       <p className={styles.soft}>{t('hello', { name: name.split(' ')[0] ?? name })}</p>
+      <p className={styles.toMyView}>
+        <Button size="large" href="/my-view">
+          {t('myView')}
+        </Button>
+        <span className={styles.soft}>{t('myViewAbout')}</span>
+      </p>
       {tests.length === 0 && <Empty description={t('empty')} image={Empty.PRESENTED_IMAGE_SIMPLE} />}
       <ul className={styles.tests}>
         {tests.map((test) => (

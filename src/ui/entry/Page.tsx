@@ -3,7 +3,7 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
-import type { AccessNeeds } from '@/core/needs';
+import type { NeedsLook } from '@/core/needs';
 import { PLAIN_TEXT } from '@/core/view/text';
 import { useHydrated } from '../kit/useHydrated';
 import { Look } from '../kit/Look';
@@ -12,25 +12,27 @@ import { Words } from '../kit/Words';
 import styles from './entry.module.css';
 import { post } from './post';
 
+const PLAIN: NeedsLook = { scheme: 'paper', own: null, inverted: false, magnification: 1, text: PLAIN_TEXT };
+
 interface PageProps {
   /** Absent when nobody is signed in. */
   readonly name?: string;
-  readonly needs?: Pick<AccessNeeds, 'scheme' | 'magnification' | 'text'>;
+  readonly needs?: NeedsLook;
+  /** More room than a text to be read needs. */
+  readonly wide?: boolean;
   readonly children: ReactNode;
 }
 
 /** The frame of every page outside the question screen, in the person's own colours and size. */
-export function Page({ name, needs, children }: PageProps) {
+export function Page({ name, needs, wide = false, children }: PageProps) {
   return (
     <Words>
-      <Look
-        scheme={needs?.scheme ?? 'paper'}
-        magnification={needs?.magnification ?? 1}
-        text={needs?.text ?? PLAIN_TEXT}
-      >
+      <Look look={needs ?? PLAIN}>
         <div className={styles.page}>
           <Bar name={name} />
-          <main className={styles.main}>{children}</main>
+          <main className={styles.main} data-wide={wide || undefined}>
+            {children}
+          </main>
         </div>
       </Look>
     </Words>

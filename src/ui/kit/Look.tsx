@@ -1,26 +1,15 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import type { SchemeId } from '@/core/view/schemes';
-import type { TextLook } from '@/core/view/text';
 import { AntLook } from './AntLook';
-import { usePageLook } from './usePageLook';
+import { usePageLook, type Looks } from './usePageLook';
 
 /** A page outside the player in a person's colours and size. */
-export function Look({
-  scheme,
-  magnification,
-  text,
-  children,
-}: {
-  scheme: SchemeId;
-  magnification: number;
-  text: TextLook;
-  children: ReactNode;
-}) {
-  usePageLook({ scheme, magnification, text });
+export function Look({ look, children }: { readonly look: Looks; readonly children: ReactNode }) {
+  usePageLook(look);
+  const { scheme, own, magnification } = look;
   return (
-    <AntLook scheme={scheme} magnification={magnification}>
+    <AntLook scheme={scheme} own={own} magnification={magnification}>
       {children}
     </AntLook>
   );

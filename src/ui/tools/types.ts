@@ -74,6 +74,8 @@ export interface ToolDefinition<State extends Kept = Kept> extends RailTool {
   isOnQuestion?(kept: AttemptState['tools'], itemRef: string): boolean;
   /** Fetches what it needs while the network is there; called for whoever has it in this test, after everything else. */
   readonly preload?: (test: DeliveredTest) => Promise<unknown>;
+  /** Whether it is set and tried in My view, before a test; its panel or its switch stands there. */
+  readonly inMyView?: boolean;
   /** Its say in how the whole page looks. */
   pageLook?(state: State): Partial<PageLook>;
 }

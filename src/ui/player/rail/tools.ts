@@ -34,10 +34,10 @@ export function pageLookOf(kept: AttemptState['tools'], needs: AccessNeeds): Pag
       tool.pageLook ? { ...look, ...tool.pageLook(readKept(kept, tool.id, tool.state, needs)) } : look,
     {
       scheme: needs.scheme,
-      own: null,
+      own: needs.own,
       text: needs.text,
       magnification: needs.magnification,
-      inverted: false,
+      inverted: needs.inverted,
     },
   );
 }

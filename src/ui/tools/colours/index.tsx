@@ -3,23 +3,23 @@
 import { Palette } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
+import { ownColours } from '@/core/view/palette';
 import { SCHEME_IDS, SCHEMES } from '@/core/view/schemes';
 import { useKept } from '../../attempt/PlayerContext';
 import { defineTool, type ToolState } from '../types';
 import styles from './colours.module.css';
 import { OwnColoursChoice } from './OwnColoursChoice';
 
-const colour = z.string().check(z.regex(/^#[\da-f]{6}$/i));
 const state = z.object({
   scheme: z.enum(SCHEME_IDS),
   inverted: z.boolean(),
   /** Two colours of the student's own; null = those of the scheme. */
-  own: z.nullable(z.object({ ink: colour, sheet: colour })),
+  own: z.nullable(ownColours),
 });
 export type ColoursState = z.infer<typeof state>;
 export const COLOURS: ToolState<ColoursState> = {
   schema: state,
-  initial: (needs) => ({ scheme: needs.scheme, inverted: false, own: null }),
+  initial: ({ scheme, inverted, own }) => ({ scheme, inverted, own }),
   scope: 'test',
 };
 
@@ -73,6 +73,7 @@ export const colours = defineTool({
   button: 'panel',
   group: 'looking',
   access: 'everyone',
+  inMyView: true,
   often: true,
   Panel: ColoursPanel,
   state: COLOURS,

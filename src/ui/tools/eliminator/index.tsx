@@ -52,6 +52,7 @@ export const eliminator = defineTool({
   button: 'switch',
   group: 'writing',
   access: 'everyone',
+  inMyView: true,
   often: true,
   ChoiceMark: StrikeMark,
   state: STATE,

@@ -10,6 +10,7 @@ export const lineReader = defineTool({
   button: 'switch',
   group: 'reading',
   access: 'everyone',
+  inMyView: true,
   often: true,
   state: LINE_READER,
   sheetLayer: { order: 10, Layer: LineReaderLayer },

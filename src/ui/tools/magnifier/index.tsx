@@ -60,6 +60,7 @@ export const magnifier = defineTool({
   button: 'panel',
   group: 'looking',
   access: 'everyone',
+  inMyView: true,
   often: true,
   Panel: MagnifierPanel,
   state: STATE,

@@ -61,6 +61,7 @@ export const masking = defineTool({
   button: 'switch',
   group: 'reading',
   access: 'everyone',
+  inMyView: true,
   ChoiceMark: ChoiceCover,
   state: STATE,
 });

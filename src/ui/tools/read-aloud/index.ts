@@ -11,6 +11,7 @@ export const readAloud = defineTool({
   button: 'window',
   group: 'reading',
   access: 'asked-for',
+  inMyView: true,
   state: READ_ALOUD,
   preload: () => findVoice().then((voice) => voice.ready()),
   window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 26 }) },

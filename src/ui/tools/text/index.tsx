@@ -100,6 +100,7 @@ export const text = defineTool({
   button: 'panel',
   group: 'looking',
   access: 'everyone',
+  inMyView: true,
   Panel: TextPanel,
   preload: () => loadFaces(/Lexend|OpenDyslexic|Source Serif/),
   state: STATE,

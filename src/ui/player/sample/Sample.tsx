@@ -1,0 +1,60 @@
+'use client';
+
+import { useRef, type ReactNode } from 'react';
+import { useTranslations } from 'use-intl';
+import { own } from '@/core/own';
+import { usePlayer } from '../../attempt/PlayerContext';
+import content from '../../content/content.module.css';
+import { PassageText } from '../../content/PassageText';
+import { SHEET_LAYERS } from '../../tools';
+import type { SheetLayerProps } from '../../tools/types';
+import { useIsHere } from '../../tools/useIsHere';
+import { PageLayers } from '../PageLayers';
+import { ItemBody } from '../sheets/InteractionHost';
+import styles from './sample.module.css';
+
+/** A passage and a question as they stand in a test, with every tool that is on; nothing of it is kept. */
+export function Sample() {
+  const t = useTranslations('myView');
+  const { test, assetUrl } = usePlayer();
+  const [item] = Object.values(test.items);
+  const passage = item?.stimuli[0];
+  const stimulus = passage === undefined ? undefined : own(test.stimuli, passage);
+  if (!item) return null;
+  return (
+    <div className={styles.sample}>
+      {stimulus && (
+        <Paper sheet="passage" textId={`stimulus:${passage ?? ''}`} title={stimulus.title}>
+          <PassageText body={stimulus.body} slots={{ assetUrl }} />
+        </Paper>
+      )}
+      <Paper sheet="question" textId={`item:${item.ref}`} title={t('question')}>
+        <ItemBody item={item} onCheck={() => undefined} />
+      </Paper>
+      <PageLayers />
+    </div>
+  );
+}
+
+interface PaperProps extends Pick<SheetLayerProps, 'textId'> {
+  readonly sheet: 'passage' | 'question';
+  readonly title: string;
+  readonly children: ReactNode;
+}
+
+/** A sheet as high as what is on it. */
+function Paper({ sheet, textId, title, children }: PaperProps) {
+  const contentRef = useRef<HTMLDivElement>(null);
+  const isHere = useIsHere();
+  return (
+    <section className={styles.paper} data-sheet={sheet} aria-label={title}>
+      <h3>{title}</h3>
+      <div ref={contentRef} className={`${styles.content} ${content.content}`} data-text-root={textId}>
+        {children}
+        {SHEET_LAYERS.filter(({ tool }) => isHere(tool)).map(({ tool, Layer }) => (
+          <Layer key={tool.id} sheet={sheet} textId={textId} contentRef={contentRef} />
+        ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,48 @@
+import { NEW_ATTEMPT } from '@/core/attempt/state';
+import type { DeliveredTest } from '@/core/item/delivered';
+import type { AccessNeeds } from '@/core/needs';
+import { ServerClock } from '../../attempt/session/clock';
+import type { Journal } from '../../attempt/session/journal';
+import { AttemptSession } from '../../attempt/session/session';
+import type { Transport } from '../../attempt/session/transport';
+
+const journal: Journal = {
+  append: () => Promise.resolve(),
+  forget: () => Promise.resolve(),
+  kept: () => Promise.resolve(new Map()),
+};
+
+/** An attempt at a sample that is no test: everything works as in one, and nothing leaves the page. */
+export function sampleSession(test: DeliveredTest, needs: AccessNeeds, displayName: string): AttemptSession {
+  const never = () => Promise.reject(new TypeError('a sample is not handed in'));
+  const now = () => performance.now();
+  const transport: Transport = {
+    content: never,
+    resume: never,
+    save: (_device, events, cursor) =>
+      Promise.resolve({
+        acknowledged: Math.max(0, ...events.map(({ seq }) => seq)),
+        serverNow: Math.round(now()),
+        cursor,
+        others: [],
+        moved: false,
+        phase: 'running',
+      }),
+    check: never,
+    stop: never,
+    handIn: never,
+  };
+  const [first = null] = Object.keys(test.items);
+  return new AttemptSession(
+    {
+      device: 'sample',
+      state: { ...NEW_ATTEMPT, phase: 'running', current: first },
+      cursor: 0,
+      serverNow: Math.round(now()),
+    },
+    { test, student: { displayName, needs } },
+    new ServerClock(now(), now),
+    journal,
+    transport,
+  );
+}
