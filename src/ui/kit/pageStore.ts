@@ -6,6 +6,8 @@ import { useSyncExternalStore } from 'react';
 export interface PageStore<Value> {
   readonly get: () => Value;
   readonly set: (value: Value) => void;
+  /** Calls whenever the value changes, until what it gives is called. */
+  readonly follow: (listener: () => void) => () => void;
   /** The value, followed by a component; the initial one where there is no page yet. */
   readonly use: () => Value;
 }
@@ -20,6 +22,7 @@ export function pageStore<Value>(initial: Value): PageStore<Value> {
   };
   return {
     get,
+    follow: subscribe,
     set: (value) => {
       if (value === now) return;
       now = value;

@@ -5,6 +5,7 @@ import { cover } from './cover';
 import { eliminator } from './eliminator';
 import { glossary } from './glossary';
 import { highlighter } from './highlighter';
+import { lens } from './lens';
 import { lineReader } from './line-reader';
 import { magnifier } from './magnifier';
 import { masking } from './masking';
@@ -30,6 +31,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   eliminator,
   notes,
   magnifier,
+  lens,
   colours,
   sketch,
   masking,

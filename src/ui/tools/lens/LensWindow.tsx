@@ -1,0 +1,119 @@
+'use client';
+
+import { Minus, Move, Plus } from 'lucide-react';
+import type { KeyboardEvent } from 'react';
+import { useTranslations } from 'use-intl';
+import { ENLARGES, LENS_SIZES, onScreen } from '@/core/tools/lens';
+import { useKept, usePlayer } from '../../attempt/PlayerContext';
+import { Button } from '../../kit/Button';
+import { useDrag } from '../../kit/useDrag';
+import styles from './lens.module.css';
+import { lookedAt } from './point';
+import { LENS } from './state';
+
+/** A step of the arrow keys, in rem; with Shift a larger one. */
+const STEP = { small: 1, large: 5 } as const;
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+const move = (dx: number, dy: number): void => {
+  const room = { width: window.innerWidth, height: window.innerHeight, rem: 16 };
+  const { x, y } = lookedAt.get() ?? { x: room.width / 2, y: room.height / 2 };
+  lookedAt.set(onScreen({ x: x + dx, y: y + dy }, room));
+};
+
+/** How strong and how large the lens is, and whether it goes with the pointer. */
+export function LensWindow() {
+  const t = useTranslations('tools.lens');
+  const { announce } = usePlayer();
+  const [{ times, size, follows }, keep] = useKept('lens', LENS);
+  const stronger = ENLARGES.find((one) => one > times);
+  const weaker = [...ENLARGES].reverse().find((one) => one < times);
+  const set = (next: number | undefined) => {
+    if (next === undefined) return;
+    keep({ times: next });
+    announce(t('now', { times: next }));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = STEPS[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const rem = parseFloat(getComputedStyle(document.documentElement).fontSize);
+    const by = (event.shiftKey ? STEP.large : STEP.small) * rem;
+    move(step[0] * by, step[1] * by);
+  };
+  const drag = useDrag({
+    enabled: true,
+    begin: ({ clientX, clientY }) => ({ x: clientX, y: clientY, at: lookedAt.get() }),
+    move: ({ clientX, clientY }, from) => {
+      const at = from.at ?? { x: window.innerWidth / 2, y: window.innerHeight / 2 };
+      const room = { width: window.innerWidth, height: window.innerHeight, rem: 16 };
+      lookedAt.set(onScreen({ x: at.x + clientX - from.x, y: at.y + clientY - from.y }, room));
+    },
+  });
+  return (
+    <div className={styles.panel}>
+      <div className={styles.row} role="group" aria-label={t('strength')}>
+        <span>{t('strength')}</span>
+        <Button
+          small
+          disabled={weaker === undefined}
+          aria-label={t('weaker')}
+          title={t('weaker')}
+          onClick={() => set(weaker)}
+        >
+          <Minus size="1.15em" aria-hidden="true" />
+        </Button>
+        <strong>{t('times', { times })}</strong>
+        <Button
+          small
+          disabled={stronger === undefined}
+          aria-label={t('stronger')}
+          title={t('stronger')}
+          onClick={() => set(stronger)}
+        >
+          <Plus size="1.15em" aria-hidden="true" />
+        </Button>
+      </div>
+      <div className={styles.row} role="group" aria-label={t('size')}>
+        <span>{t('size')}</span>
+        <Button
+          small
+          disabled={size === 0}
+          aria-label={t('smaller')}
+          title={t('smaller')}
+          onClick={() => keep({ size: size - 1 })}
+        >
+          <Minus size="1.15em" aria-hidden="true" />
+        </Button>
+        <Button
+          small
+          disabled={size === LENS_SIZES.length - 1}
+          aria-label={t('larger')}
+          title={t('larger')}
+          onClick={() => keep({ size: size + 1 })}
+        >
+          <Plus size="1.15em" aria-hidden="true" />
+        </Button>
+      </div>
+      <Button small aria-pressed={follows} onClick={() => keep({ follows: !follows })}>
+        {t('follows')}
+      </Button>
+      <Button
+        small
+        className={styles.handle}
+        aria-label={t('moveHint')}
+        title={t('moveHint')}
+        onKeyDown={onKeyDown}
+        {...drag.handlers}
+      >
+        <Move size="1.15em" aria-hidden="true" />
+        {t('move')}
+      </Button>
+    </div>
+  );
+}
