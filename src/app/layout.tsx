@@ -29,7 +29,7 @@ const SCHEME_CSS = [
   // Whoever asks their device for more contrast gets it in edges, lines and second voices too.
   `@media (prefers-contrast:more){html[data-scheme]{--edge:var(--ink);--line:var(--ink);--soft:var(--ink)}}`,
   `html[data-inverted]{${declared(PICTURES.inverted)}}`,
-  `@media (forced-colors:active){html[data-scheme],html [data-scheme]{${cssVariables(FORCED)}}}`,
+  `@media (forced-colors:active){html[data-scheme],html [data-scheme]{${cssVariables(FORCED)};${declared(PICTURES.forced)}}}`,
 ].join('');
 
 /** Every page comes in its reader's colours and size from the first paint on; a flash of others could not be read by some. */

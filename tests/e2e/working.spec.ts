@@ -1,5 +1,5 @@
-import type { Page } from '@playwright/test';
-import { BENCHMARK, expect, goTo, saved, startTest, test, WORKSHOP } from './app';
+import type { Locator, Page } from '@playwright/test';
+import { BENCHMARK, EVERY_KIND, expect, goTo, saved, startTest, test, WORKSHOP } from './app';
 import { expectAccessibleInEveryScheme } from './axe';
 
 const rail = (page: Page) => page.getByRole('complementary', { name: 'Tools' });
@@ -571,4 +571,64 @@ test('sketch: drawn over a figure and over words, stays on them at any size, hid
   await expectAccessibleInEveryScheme(page, 'sketch');
   await pad.getByRole('button', { name: 'Close Sketch' }).click();
   await expect(page.getByRole('button', { name: /Sketch has the pointer/ })).toHaveCount(0);
+});
+
+test('straight-edge: from mark to mark of our own graphs, read out; over a picture without a scale; its place is kept', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await goTo(page, 40);
+  await page.keyboard.press('Alt+y');
+  const across = page.getByRole('slider', { name: 'Straight-edge, line that goes across' });
+  const up = page.getByRole('slider', { name: 'Straight-edge, line that goes up and down' });
+  const reading = async (line: Locator) => (await line.getAttribute('aria-valuetext')) ?? '';
+  await across.press('ArrowRight');
+  await across.press('ArrowRight');
+  await up.press('ArrowUp');
+  const x = /^across (\S+)$/.exec(await reading(across))?.[1] ?? '';
+  const y = /^up (\S+)$/.exec(await reading(up))?.[1] ?? '';
+  // Where the lines cross a press of the plane puts a point of the same numbers, and no handle is in its way.
+  const [acrossAt, upAt] = [await across.boundingBox(), await up.boundingBox()];
+  if (!acrossAt || !upAt) throw new Error('no handles');
+  const cross = { x: acrossAt.x + acrossAt.width / 2, y: upAt.y + upAt.height / 2 };
+  await page.getByRole('button', { name: 'Point', exact: true }).click();
+  await page.mouse.click(cross.x, cross.y);
+  await expect(page.locator('[data-sheet=question]')).toContainText(`(${x}, ${y})`);
+  // Dragged near a mark it lies on it; between two it says so.
+  const grip = [cross.x, acrossAt.y + 8] as const;
+  await drag(page, [...grip], [grip[0] + 3, grip[1]]);
+  expect(await reading(across)).toBe(`across ${x}`);
+  await drag(page, [...grip], [grip[0] + 16, grip[1]]);
+  expect(await reading(across)).toMatch(/^across between \S+ and \S+$/);
+  await saved(page);
+  const kept = await reading(across);
+  await page.reload();
+  await expect(across).toHaveAttribute('aria-valuetext', kept);
+  await expectAccessibleInEveryScheme(page, 'straight-edge');
+  // A number line has no height to read.
+  await goTo(page, 37);
+  expect(await reading(up)).toBe('no scale that can be read out');
+});
+
+test('line reader: one line of words at a time also beside a figure, with every other tool over the sheet', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 7);
+  for (const key of ['Alt+y', 'Alt+j', 'Alt+p', 'Alt+r']) await page.keyboard.press(key);
+  const handle = page.getByRole('slider', { name: /Line reader window/ });
+  await expect(handle).toHaveAttribute('aria-valuenow', '1');
+  expect(Number(await handle.getAttribute('aria-valuemax'))).toBeGreaterThan(3);
+  const first = await page.getByText('The channel light sweeps').boundingBox();
+  const shown = () => page.locator('[data-line-window]').boundingBox();
+  await expect.poll(async () => ((await shown())?.height ?? 0) < (first?.height ?? 0) * 1.8).toBe(true);
+  // The shade and the color of the lines change by a press each, and are kept.
+  await page.getByRole('button', { name: /^Shade 72 %/ }).press('Enter');
+  await page.getByRole('button', { name: /^Color of the lines: none/ }).press('Enter');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Shade 88 %/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Color of the lines: marigold/ })).toBeVisible();
 });

@@ -38,9 +38,28 @@ export interface Scheme {
  * source); turned around where that is asked for, the hues kept.
  */
 export const PICTURES = {
-  light: { '--picture': 'none', '--picture-ground': '#ffffff' },
-  dark: { '--picture': 'brightness(0.8)', '--picture-ground': '#cccccc' },
-  inverted: { '--picture': 'invert(1) hue-rotate(180deg)', '--picture-ground': '#000000' },
+  light: {
+    '--picture': 'none',
+    '--picture-ground': '#ffffff',
+    '--figure-ground': 'transparent',
+    '--figure-ink': 'inherit',
+    '--blend': 'darken',
+  },
+  dark: {
+    '--picture': 'brightness(0.8)',
+    '--picture-ground': '#cccccc',
+    '--figure-ground': '#ffffff',
+    '--figure-ink': '#1d2b2f',
+    '--blend': 'lighten',
+  },
+  inverted: {
+    '--picture': 'invert(1) hue-rotate(180deg)',
+    '--picture-ground': '#000000',
+    '--figure-ground': '#ffffff',
+    '--figure-ink': '#1d2b2f',
+  },
+  /** The system's own contrast colors may be light on dark: a figure brings its own ground. */
+  forced: { '--figure-ground': '#ffffff', '--figure-ink': '#000000' },
 } as const;
 
 export const SCHEME_IDS = [

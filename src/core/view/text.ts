@@ -40,9 +40,13 @@ const FAMILIES: Readonly<Record<Face, string>> = {
   serif: "'Plain Zero', 'Source Serif 4', serif",
 };
 
+/** How much smaller a face is set where there is no room to be wide (the rail, the trail): as wide as the first face, measured by eye. */
+const NARROW: Readonly<Record<Face, number>> = { legible: 1, wide: 0.92, weighted: 0.78, serif: 1 };
+
 /** The text's custom properties for the page. */
 export const textVariables = (look: TextLook): Readonly<Record<string, string>> => ({
   '--font': FAMILIES[look.face],
+  '--narrow': String(NARROW[look.face]),
   '--leading': String(look.leading),
   '--letters': `${look.letters}em`,
   '--words': `${look.words}em`,

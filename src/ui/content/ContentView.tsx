@@ -55,6 +55,7 @@ function propsOf(
     delete props.width;
     delete props.height;
   }
+  if (node.name === 'svg') props.className = [node.attributes.class, 'able-figure'].filter(Boolean).join(' ');
   if (node.name === 'table' && node.namespace === 'html')
     props.className = [node.attributes.class, 'able-table'].filter(Boolean).join(' ');
   if (node.name === 'video' || node.name === 'audio') props.controls = true;

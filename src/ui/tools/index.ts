@@ -15,6 +15,7 @@ import { notes } from './notes';
 import { readAloud } from './read-aloud';
 import { reference } from './reference';
 import { sketch } from './sketch';
+import { straightEdge } from './straight-edge';
 import { text } from './text';
 import type { ToolDefinition } from './types';
 
@@ -33,6 +34,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   magnifier,
   lens,
   colours,
+  straightEdge,
   sketch,
   masking,
   text,

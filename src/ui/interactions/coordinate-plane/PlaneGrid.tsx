@@ -27,8 +27,10 @@ export function PlaneGrid({ model, geometry }: { model: CoordinatePlaneModel; ge
   const everyY = labelEvery(ys.length, innerHeight, 22 * scale);
   const size = 15 * scale;
   const [right, bottom] = [left + innerWidth, top + innerHeight];
+  const ticks = (values: readonly number[], name: 'x' | 'y') =>
+    JSON.stringify(values.map((value) => [toPixel({ x: value, y: value })[name], text(value)]));
   return (
-    <g>
+    <g data-axis-across={ticks(xs, 'x')} data-axis-up={ticks(ys, 'y')}>
       {xs.map((value) => {
         const at = toPixel({ x: value, y: 0 }).x;
         return <line key={`x${value}`} className={styles.grid} x1={at} x2={at} y1={top} y2={bottom} />;

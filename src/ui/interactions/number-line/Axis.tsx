@@ -94,7 +94,7 @@ export function Axis({ ticks, geometry }: { ticks: readonly Tick[]; geometry: Li
   const [left, right] = [toX(0) - ARROW * scale, toX(1) + ARROW * scale];
   const head = 7 * scale;
   return (
-    <g>
+    <g data-axis-across={JSON.stringify(ticks.map((tick) => [toX(tick.at), tick.label]))}>
       <line className={styles.axis} x1={left} x2={right} y1={y} y2={y} />
       <path
         className={styles.axis}

@@ -1,7 +1,7 @@
 'use client';
 
-import { ArrowLeftRight, ChevronDown, ChevronUp, Minus, Plus } from 'lucide-react';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { ArrowLeftRight, ChevronDown, ChevronUp, Contrast, Minus, PaintBucket, Plus } from 'lucide-react';
+import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
 import { letterOfLine, lineAt, lineOfLetter, windowOf, type TextLine } from '@/core/view/lines';
@@ -9,7 +9,7 @@ import { useKept } from '../../attempt/PlayerContext';
 import { useDrag } from '../../kit/useDrag';
 import type { SheetLayerProps } from '../types';
 import styles from './lineReader.module.css';
-import { LINE_READER, type LineReaderState } from './state';
+import { LINE_READER, SHADES, TINTS, type LineReaderState } from './state';
 import { useTextLines } from './useTextLines';
 import { Press } from '../../kit/Button';
 
@@ -23,6 +23,9 @@ export function LineReaderLayer({ sheet, textId, contentRef }: SheetLayerProps) 
   if (!active || sheet === 'reference') return null;
   return <Reader key={textId} {...{ sheet, textId, contentRef, state, keep, alone }} />;
 }
+
+/** The one after, around and around. */
+const after = <T,>(all: readonly T[], now: T): T => all[(all.indexOf(now) + 1) % all.length] ?? now;
 
 interface Place {
   readonly lines: readonly TextLine[];
@@ -42,7 +45,7 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
   const { lines, height, bar } = useTextLines(contentRef, true);
   /** The window's place: a line as long as the lines are these, else the letter it began with. */
   const [place, setPlace] = useState<Place>({ lines: [], line: 0, letter: own(state.letters, textId) ?? 0 });
-  const count = state.count;
+  const { count, shade, tint } = state;
   const readerRef = useRef<HTMLDivElement>(null);
   const barRef = useRef<HTMLDivElement>(null);
   const last = Math.max(0, lines.length - count);
@@ -96,11 +99,17 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
 
   if (!shown) return null;
   return (
-    <div className={styles.layer} data-no-text="">
+    <div
+      className={styles.layer}
+      data-no-text=""
+      data-tint={tint === 'none' ? undefined : tint}
+      style={{ '--shade': `${shade}%` } as CSSProperties}
+    >
       <div className={styles.dim} style={{ top: 0, height: Math.max(0, shown.top - 3) }} />
       <div
         ref={readerRef}
         className={styles.window}
+        data-line-window=""
         style={{ top: shown.top - 3, height: shown.bottom - shown.top + 6 }}
       />
       <div className={styles.dim} style={{ top: shown.bottom + 3, bottom: 0 }} />
@@ -152,6 +161,20 @@ function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) 
           onClick={() => keep({ count: count + 1 })}
         >
           <Plus size="1.1em" aria-hidden="true" />
+        </Press>
+        <Press
+          aria-label={t('shade', { percent: shade })}
+          title={t('shade', { percent: shade })}
+          onClick={() => keep({ shade: after(SHADES, shade) })}
+        >
+          <Contrast size="1.1em" aria-hidden="true" />
+        </Press>
+        <Press
+          aria-label={t('tint', { tint: t(`tints.${tint}`) })}
+          title={t('tint', { tint: t(`tints.${tint}`) })}
+          onClick={() => keep({ tint: after(TINTS, tint) })}
+        >
+          <PaintBucket size="1.1em" aria-hidden="true" />
         </Press>
         {!alone && (
           <Press

@@ -53,7 +53,11 @@ function measure(root: HTMLElement): TextLine[] {
     at += node.length;
   }
   for (const element of root.querySelectorAll<HTMLElement>(SOLID)) {
-    if (!element.parentElement?.closest('svg, math, math-field, button'))
+    // What other tools lay over the sheet is nothing that is read.
+    if (
+      !element.parentElement?.closest('svg, math, math-field, button') &&
+      !element.closest('[data-no-text]')
+    )
       add(element.getBoundingClientRect());
   }
   return linesOf(boxes);

@@ -1,0 +1,92 @@
+'use client';
+
+import { useEffect, useState, type RefObject } from 'react';
+import type { AxisTick } from '@/core/tools/straight-edge';
+
+/** A picture or graph that can be read with a straight-edge; pixels in the element the lines are drawn in. */
+export interface Figure {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+  /** Ticks of its axes, in pixels from its corner; none where it has no axis that is known. */
+  readonly across: readonly AxisTick[];
+  readonly up: readonly AxisTick[];
+}
+export interface Figures {
+  readonly inside: HTMLElement;
+  readonly figures: readonly Figure[];
+}
+
+/** Our own graphs name their ticks on the group that draws them: pairs of place in the drawing and words, as JSON. */
+const AXES = '[data-axis-across]';
+
+function ticksOf(group: SVGGraphicsElement, name: 'across' | 'up', box: DOMRect): AxisTick[] {
+  const written = group.getAttribute(`data-axis-${name}`);
+  const matrix = group.getScreenCTM();
+  if (written === null || !matrix) return [];
+  return (JSON.parse(written) as [number, string][]).map(([at, words]) => {
+    const point = new DOMPoint(name === 'across' ? at : 0, name === 'up' ? at : 0).matrixTransform(matrix);
+    return { at: name === 'across' ? point.x - box.left : point.y - box.top, words };
+  });
+}
+
+function measure(content: HTMLElement): Figures {
+  const large = content.querySelector<HTMLElement>('[data-frame][data-large]');
+  const inside = large ?? content;
+  const origin = inside.getBoundingClientRect();
+  const elements = inside.querySelectorAll<Element>(`[data-true-width], svg:has(${AXES})`);
+  const figures = [...elements].flatMap((element): Figure[] => {
+    const box = element.getBoundingClientRect();
+    if (box.width < 2 || box.height < 2) return [];
+    const axes = element.querySelector<SVGGraphicsElement>(AXES);
+    return [
+      {
+        left: box.left - origin.left + inside.scrollLeft,
+        top: box.top - origin.top + inside.scrollTop,
+        width: box.width,
+        height: box.height,
+        across: axes ? ticksOf(axes, 'across', box) : [],
+        up: axes ? ticksOf(axes, 'up', box) : [],
+      },
+    ];
+  });
+  return { inside, figures };
+}
+
+/** The figures of a sheet, followed through layout, magnifying and being shown large. */
+export function useFigures(contentRef: RefObject<HTMLElement | null>): Figures | null {
+  const [measured, setMeasured] = useState<Figures | null>(null);
+  useEffect(() => {
+    const content = contentRef.current;
+    if (!content) return undefined;
+    let frame = 0;
+    const update = () => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(() =>
+        setMeasured((before) => {
+          const now = measure(content);
+          const same =
+            before?.inside === now.inside && JSON.stringify(before.figures) === JSON.stringify(now.figures);
+          return same ? before : now;
+        }),
+      );
+    };
+    update();
+    const sizes = new ResizeObserver(update);
+    sizes.observe(content);
+    const changes = new MutationObserver(update);
+    changes.observe(content, {
+      subtree: true,
+      childList: true,
+      attributes: true,
+      attributeFilter: ['data-large', 'data-axis-across', 'data-axis-up'],
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      sizes.disconnect();
+      changes.disconnect();
+    };
+  }, [contentRef]);
+  return measured;
+}
