@@ -12,6 +12,7 @@ import { masking } from './masking';
 import { protractor } from './measuring/protractor';
 import { ruler } from './measuring/ruler';
 import { notes } from './notes';
+import { oneSwitch } from './one-switch';
 import { readAloud } from './read-aloud';
 import { reference } from './reference';
 import { sketch } from './sketch';
@@ -38,6 +39,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   sketch,
   masking,
   text,
+  oneSwitch,
   cover,
 ];
 
