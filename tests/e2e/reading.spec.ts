@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, saved, startTest, test } from './app';
+import { expect, goTo, ready, saved, startTest, test } from './app';
 import { expectAccessibleInEveryScheme } from './axe';
 
 interface Heard {
@@ -170,4 +170,23 @@ test('glossary: a marked word opens its card by press and by key, in the student
   expect(sent).toHaveLength(2);
   expect(sent[0]).toContain('sotavento');
   expect(sent[1]).not.toMatch(/sotavento|away from the wind|catalog-idref/);
+});
+
+test('with the network down the voice reads and the faces are there: both were fetched before', async ({
+  page,
+  app,
+}) => {
+  await listen(page);
+  await startTest(page, app, 'mikkel');
+  await ready(page);
+  await page.waitForLoadState('networkidle');
+  await page.context().setOffline(true);
+  await page.keyboard.press('Alt+t');
+  await page.getByRole('radio', { name: /OpenDyslexic/ }).check();
+  await expect.poll(() => page.evaluate(() => document.fonts.check('16px OpenDyslexic'))).toBe(true);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+s');
+  await page.getByRole('button', { name: 'The question', exact: true }).click();
+  await expect.poll(async () => (await heardOn(page)).sounds.length, { timeout: 30_000 }).toBeGreaterThan(0);
+  expect((await heardOn(page)).sounds[0]).toBeGreaterThan(0.5);
 });

@@ -64,6 +64,23 @@ test('a tool from More tools stays in the rail, where it is switched off again, 
   await expect(cover).toBeFocused();
 });
 
+test('a tool switched on by its key, or on from before, is in the rail, where it is switched off', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  const cover = rail(page).getByRole('button', { name: 'Cover choices', exact: true });
+  await expect(cover).toHaveCount(0);
+  await page.keyboard.press('Alt+m');
+  await expect(cover).toHaveAttribute('aria-pressed', 'true');
+  await saved(page);
+  await page.reload();
+  await expect(cover).toHaveAttribute('aria-pressed', 'true');
+  await cover.click();
+  await expect(cover).toHaveAttribute('aria-pressed', 'false');
+  await expect(cover).toBeFocused();
+});
+
 test('covered choices: uncovered one by one, a chosen one never covered, kept through a reload', async ({
   page,
   app,
@@ -103,8 +120,13 @@ test('cover screen: one key, everything is gone, the time is told, one key back 
   expect(covered).toBe(true);
   await expect(page.getByRole('button', { name: 'Show the test again' })).toBeFocused();
   await expectAccessibleInEveryScheme(page, 'covered screen');
+  // No key of the screen does anything behind the cover.
+  for (const key of ['Alt+n', 'Alt+v', 'Alt+o', 'Alt+l']) await page.keyboard.press(key);
+  await expect(page.getByText('Screen covered. The time goes on.')).toBeVisible();
+  await expect(page.locator('[data-window]')).toHaveCount(0);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('radio').first()).toBeFocused();
+  await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
 });
 
 test('notes: a pad a question and one for the test, told on the trail and in the review, found again on another computer', async ({
@@ -436,6 +458,13 @@ test('two colors of a student’s own: what is too faint is made readable by one
   await saved(page);
   await page.reload();
   await expect.poll(sheet).toBe('rgb(48, 16, 32)');
+  // A dialog is in them too.
+  await page.getByRole('button', { name: 'Stop for now' }).click();
+  const dialog = page.getByRole('dialog').locator('.ant-modal-container, .ant-modal-content').first();
+  await expect
+    .poll(() => dialog.evaluate((one) => getComputedStyle(one).backgroundColor))
+    .toBe('rgb(48, 16, 32)');
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Alt+c');
   await page.getByRole('radio', { name: 'White on black' }).press('Space');
   await expect.poll(sheet).toBe('rgb(0, 0, 0)');

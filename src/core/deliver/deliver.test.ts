@@ -1,11 +1,13 @@
 import { interactionsOf, contentText } from '../content/content';
-import { deliverItem, itemSeed, triesOf, type ItemSession } from './deliver';
+import { deliverItem, deliverTest, itemSeed, triesOf, type ItemSession } from './deliver';
 import { printValue } from '../content/print';
 import * as v from '../content/value';
 import { DEFAULT_SESSION_CONTROL } from '../item/test';
 import { prepareItem } from '../processing/prepare';
 import { scoreItem } from '../processing/score';
-import { itemFrom, SCORE } from '../qti/testItem';
+import { readPackage } from '../qti/package';
+import { filesFrom, itemFrom, SCORE } from '../qti/testItem';
+import { drawForm } from '../sitting/form';
 import { bytesIn, fileText, readFile } from '../interactions/file';
 import type { ChoiceModel } from '../interactions/choice';
 
@@ -162,4 +164,30 @@ test('a file travels as a data URL (RFC 2397) and comes back the same', () => {
   expect(readFile(text)).toEqual(file);
   expect(readFile('log.txt')).toBeNull();
   expect([bytesIn('AAEC'), bytesIn('AAE='), bytesIn('AA=='), bytesIn('')]).toEqual([3, 2, 1, 0]);
+});
+
+test('cards of a passage and of a question with one id stay apart', () => {
+  const catalog = (words: string) =>
+    `<qti-catalog-info><qti-catalog id="lee"><qti-card support="glossary-on-screen"><qti-html-content><p>${words}</p></qti-html-content></qti-card></qti-catalog></qti-catalog-info>`;
+  const xmlns = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
+  const marked = '<p><span data-catalog-idref="lee">lee</span></p>';
+  const { tests, items, stimuli, problems } = readPackage(
+    filesFrom({
+      'imsmanifest.xml': `<manifest identifier="m"><resources><resource identifier="t" type="imsqti_test_xmlv3p0" href="test.xml"/></resources></manifest>`,
+      'test.xml': `<qti-assessment-test ${xmlns} identifier="t" title="T"><qti-test-part identifier="p" navigation-mode="nonlinear" submission-mode="simultaneous"><qti-assessment-section identifier="s" title="S" visible="true"><qti-assessment-item-ref identifier="q" href="item.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
+      'passage.xml': `<qti-assessment-stimulus ${xmlns} identifier="short" title="P"><qti-stimulus-body>${marked}</qti-stimulus-body>${catalog('away from the wind')}</qti-assessment-stimulus>`,
+      'item.xml': `<qti-assessment-item ${xmlns} identifier="i" title="I" adaptive="false" time-dependent="false"><qti-assessment-stimulus-ref identifier="short" href="passage.xml"/><qti-item-body>${marked}</qti-item-body>${catalog('dregs of wine')}</qti-assessment-item>`,
+    }),
+  );
+  const [only] = tests;
+  if (!only) throw new Error(JSON.stringify(problems));
+  const needs = { supports: ['glossary-on-screen'], languages: [] };
+  const shown = deliverTest({ test: only, items, stimuli }, drawForm(only, 'seed'), new Map(), needs);
+  const markOf = (content: unknown) =>
+    /"data-catalog-idref":"([^"]+)"/.exec(JSON.stringify(content))?.[1] ?? '';
+  const [inPassage, inQuestion] = [markOf(shown.stimuli.short?.body), markOf(shown.items.q?.body)];
+  expect(inPassage).not.toBe(inQuestion);
+  const wordsOf = (id: string) => contentText(shown.items.q?.cards[id]?.[0]?.content ?? []);
+  expect(wordsOf(inPassage)).toBe('away from the wind');
+  expect(wordsOf(inQuestion)).toBe('dregs of wine');
 });
