@@ -1,21 +1,14 @@
 'use client';
 
+import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { Press } from '../../kit/Button';
 import { setValue } from './controls';
 import styles from './oneSwitch.module.css';
 
-/** Rows of what can be written, what is used most first in each (order of the alphabet, so that it is found again). */
-const ROWS = [
-  [...'abcdef'],
-  [...'ghijkl'],
-  [...'mnopqr'],
-  [...'stuvwxyz'],
-  [...'01234'],
-  [...'56789'],
-  [...'.,?!-+'],
-  [...'/*=()^'],
-];
+/** Rows of what can be written: letters in the order of the alphabet, so that they are found again; numbers and signs beside them. */
+const LETTERS = [[...'abcdef'], [...'ghijkl'], [...'mnopqr'], [...'stuvwxyz']];
+const SIGNS = [[...'01234'], [...'56789'], [...'.,?!-+'], [...'/*=()^']];
 
 interface Props {
   /** What is written into. */
@@ -26,17 +19,21 @@ interface Props {
 /** Letters to be chosen one by one, for whoever has no keyboard: they go where the student was writing. */
 export function LetterBoard({ into, onDone }: Props) {
   const t = useTranslations('tools.one-switch');
+  const [written, setWritten] = useState(() => textIn(into));
+  // What is written into stays in sight above the board.
+  useEffect(() => into.scrollIntoView({ block: 'start' }), [into]);
   const write = (text: string | null) => {
     into.focus();
     if (into instanceof HTMLInputElement || into instanceof HTMLTextAreaElement)
-      return setValue(into, text === null ? [...into.value].slice(0, -1).join('') : into.value + text);
+      setValue(into, text === null ? [...into.value].slice(0, -1).join('') : into.value + text);
     // An editor of its own takes what is typed through the browser's own editing (HTML, contenteditable).
-    return document.execCommand(text === null ? 'delete' : 'insertText', false, text ?? undefined);
+    else document.execCommand(text === null ? 'delete' : 'insertText', false, text ?? undefined);
+    setWritten(textIn(into));
   };
-  return (
-    <section className={styles.board} data-scan-board="" aria-label={t('board')}>
-      {ROWS.map((row) => (
-        <div key={row.join('')} className={styles.letters}>
+  const rows = (all: readonly (readonly string[])[]) => (
+    <div>
+      {all.map((row) => (
+        <div key={row.join('')} className={styles.letters} data-scan-row="">
           {row.map((letter) => (
             <Press key={letter} onClick={() => write(letter)}>
               {letter}
@@ -44,7 +41,16 @@ export function LetterBoard({ into, onDone }: Props) {
           ))}
         </div>
       ))}
-      <div className={styles.letters}>
+    </div>
+  );
+  return (
+    <section className={styles.board} data-scan-board="" aria-label={t('board')}>
+      <output className={styles.written}>{written}</output>
+      <div className={styles.halves}>
+        {rows(LETTERS)}
+        {rows(SIGNS)}
+      </div>
+      <div className={styles.letters} data-scan-row="">
         <Press onClick={() => write(' ')}>{t('blank')}</Press>
         <Press onClick={() => write(null)}>{t('erase')}</Press>
         <Press onClick={onDone}>{t('done')}</Press>
@@ -52,3 +58,6 @@ export function LetterBoard({ into, onDone }: Props) {
     </section>
   );
 }
+
+const textIn = (element: HTMLElement): string =>
+  'value' in element && typeof element.value === 'string' ? element.value : element.innerText;

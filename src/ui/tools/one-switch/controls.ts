@@ -135,7 +135,16 @@ function controlOf(element: HTMLElement, words: Words): Lit {
 /** A group’s rows; a row of one is that one. */
 function rowsIn(controls: readonly HTMLElement[], words: Words): readonly Lit[] {
   const lies = (element: HTMLElement) => seenAs(element).getBoundingClientRect();
-  return rowsOf(controls, lies).map((row): Lit => {
+  // Rows that say they are some, each by itself; the rest as it lies.
+  const said = [...new Set(controls.flatMap((one) => one.closest('[data-scan-row]') ?? []))];
+  const rows = [
+    ...said.map((row) => controls.filter((one) => row.contains(one))),
+    ...rowsOf(
+      controls.filter((one) => !one.closest('[data-scan-row]')),
+      lies,
+    ),
+  ];
+  return rows.map((row): Lit => {
     const all = row.map((one) => controlOf(one, words));
     const [first] = all;
     if (first && all.length === 1) return first;

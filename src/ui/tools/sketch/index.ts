@@ -14,7 +14,7 @@ export const sketch = defineTool({
   group: 'writing',
   access: 'everyone',
   state: PEN,
-  window: { Content: SketchWindow, size: () => ({ width: 20, height: 22 }) },
+  window: { Content: SketchWindow, size: () => ({ width: 20, height: 28 }) },
   sheetLayer: { order: 20, Layer: SketchLayer },
   isOnQuestion: (kept, itemRef) =>
     strokesOf(readKept(kept, keptAt('sketch', itemRef), STROKES, NO_NEEDS)).length > 0,
