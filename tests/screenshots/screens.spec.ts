@@ -75,11 +75,7 @@ test('the question screen at 200 per cent', async ({ page, app }) => {
 });
 
 /** Kinds of questions with a picture of their own. */
-const PICTURED = [
-  ['number-line', 'number-line-2'],
-  ['coordinate-plane', 'coordinate-plane-2'],
-  ['graphic-gap-match', 'graphic-gap-match-1'],
-] as const;
+const PICTURED = [['coordinate-plane', 'coordinate-plane-2']] as const;
 
 test('pictures of kinds of questions', async ({ page, app }) => {
   test.setTimeout(180_000);
@@ -114,6 +110,13 @@ test('pictures of tools at work', async ({ page, app }) => {
   }
   await saved(page);
   await shot('tools-calculator');
+  await page.getByRole('button', { name: 'Close Calculator' }).click();
+  await page.getByRole('button', { name: 'Reference', exact: true }).click();
+  await page.getByRole('searchbox').fill('circle');
+  await expect(page.getByText('1 of 3')).toBeVisible();
+  await saved(page);
+  await shot('tools-reference');
+  await page.getByRole('button', { name: 'Close Reference' }).click();
   await goTo(page, 7);
   await page.getByRole('button', { name: 'Protractor', exact: true }).click();
   const move = page.getByRole('button', { name: /^Move Protractor/ });
@@ -122,6 +125,10 @@ test('pictures of tools at work', async ({ page, app }) => {
   await saved(page);
   await shot('tools-measuring');
   await page.context().clearCookies();
+  await signIn(page, app, 'mikkel');
+  await page.getByRole('link', { name: 'My view' }).click();
+  await page.getByRole('button', { name: 'Larger' }).scrollIntoViewIfNeeded();
+  await shot('my-view');
   await startTest(page, app, 'mikkel');
   await page.waitForSelector('[data-player=ready]');
   await page.keyboard.press('Alt+c');

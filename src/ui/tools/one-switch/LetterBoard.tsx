@@ -21,7 +21,9 @@ export function LetterBoard({ into, onDone }: Props) {
   const t = useTranslations('tools.one-switch');
   const [written, setWritten] = useState(() => textIn(into));
   // What is written into stays in sight above the board.
-  useEffect(() => into.scrollIntoView({ block: 'start' }), [into]);
+  useEffect(() => {
+    into.scrollIntoView({ block: 'start' });
+  }, [into]);
   const write = (text: string | null) => {
     into.focus();
     if (into instanceof HTMLInputElement || into instanceof HTMLTextAreaElement)
