@@ -47,9 +47,12 @@ async function choose(page: Page, ...names: readonly RegExp[]): Promise<void> {
     }
   }
 }
-const begin = async (page: Page) => {
+const openPanel = async (page: Page) => {
   await page.getByRole('button', { name: 'More tools' }).click();
   await page.getByRole('button', { name: /^One switch/ }).click();
+};
+const begin = async (page: Page) => {
+  await openPanel(page);
   await page.getByLabel('Each thing is lit for').selectOption('1');
   await page.getByRole('button', { name: 'Switch the light on' }).click();
   await page.keyboard.press('Escape');
@@ -108,8 +111,7 @@ test('one switch: two switches, one goes on and one chooses; the light is seen i
   app,
 }) => {
   await startTest(page, app, 'wren');
-  await page.getByRole('button', { name: 'More tools' }).click();
-  await page.getByRole('button', { name: /^One switch/ }).click();
+  await openPanel(page);
   await page.getByLabel('Switches').selectOption('two');
   await page.getByRole('button', { name: 'Switch the light on' }).click();
   await page.keyboard.press('Escape');
@@ -135,8 +137,7 @@ test('a pointer that only rests presses once, where it rests, and a trembling ha
   app,
 }) => {
   await startTest(page, app, 'wren');
-  await page.getByRole('button', { name: 'More tools' }).click();
-  await page.getByRole('button', { name: /^One switch/ }).click();
+  await openPanel(page);
   await page.getByLabel('A resting pointer presses after').selectOption('0.5');
   await page.keyboard.press('Escape');
   const box = await page.locator('[data-choice-text]').nth(1).boundingBox();

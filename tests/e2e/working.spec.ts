@@ -661,3 +661,58 @@ test('line reader: one line of words at a time also beside a figure, with every 
   await expect(page.getByRole('button', { name: /^Shade 88 %/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Color of the lines: marigold/ })).toBeVisible();
 });
+
+test('graphing calculator: four curves told apart, read at a place, in a table, moved and nearer, kept', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 4);
+  await page.keyboard.press('Alt+k');
+  const calculator = toolWindow(page, 'calculator');
+  // It still works out numbers.
+  await calculate(page, '6/8');
+  await expect(lastResult(page)).toBeVisible();
+  await calculator.getByRole('button', { name: 'Graphs' }).press('Enter');
+  await calculator.getByRole('textbox', { name: 'Function 1: y equals' }).fill('x^2-3');
+  await calculator.getByRole('textbox', { name: 'Function 2: y equals' }).fill('2x+');
+  await expect(calculator.getByText('Something is missing or out of place.')).toBeVisible();
+  await calculator.getByRole('textbox', { name: 'Function 2: y equals' }).fill('√(x)');
+  await expect(calculator.locator('svg [data-curve]:not([d="M0 4H28"])')).toHaveCount(2);
+  const trace = calculator.getByRole('slider', { name: 'Read the curves at x' });
+  await trace.fill('4');
+  await expect(calculator.locator('[data-trace]')).toHaveText('x = 4y1 = 13y2 = 2');
+  await expect(trace).toHaveAttribute('aria-valuetext', 'x = 4, y1 = 13, y2 = 2');
+  const row = calculator.getByRole('row', { name: '−2' });
+  await expect(row.getByRole('cell')).toHaveText(['1', '–']);
+  await calculator.getByRole('button', { name: 'Nearer' }).press('Enter');
+  await calculator.getByRole('button', { name: 'Move right' }).press('Enter');
+  const plane = calculator.getByRole('img', {
+    name: 'Graphs in a plane, x from −2.5 to 7.5, y from −5 to 5',
+  });
+  await expect(plane).toBeVisible();
+  // Where the plane says y is 0 and x is √3 the first curve crosses: its path passes there to a pixel.
+  const off = await calculator.evaluate((one) => {
+    const path = one.querySelector<SVGPathElement>('path[data-curve="1"]:not([d="M0 4H28"])');
+    const axes = one.querySelector('[data-axis-across]');
+    const at = (name: string, words: string) =>
+      (JSON.parse(axes?.getAttribute(`data-axis-${name}`) ?? '[]') as [number, string][]).find(
+        (tick) => tick[1] === words,
+      )?.[0] ?? NaN;
+    const [zero, one1, level] = [at('across', '0'), at('across', '1'), at('up', '0')];
+    const sought = zero + (one1 - zero) * Math.sqrt(3);
+    if (!path) return NaN;
+    let best = Infinity;
+    for (let i = 0, long = path.getTotalLength(); i <= long; i += 0.5) {
+      const point = path.getPointAtLength(i);
+      best = Math.min(best, Math.hypot(point.x - sought, point.y - level));
+    }
+    return best;
+  });
+  expect(off).toBeLessThan(1);
+  await expectAccessibleInEveryScheme(page, 'graphs');
+  await saved(page);
+  await page.reload();
+  await expect(plane).toBeVisible();
+  await expect(calculator.getByRole('textbox', { name: 'Function 1: y equals' })).toHaveValue('x^2−3');
+});

@@ -85,11 +85,6 @@ function readCalculator(element: XmlElement, complain: Complain): Materials['cal
   const kind = CALCULATORS.find((one) => one === written) ?? null;
   if (!kind)
     complain(element.line, `"${written}" is no kind of calculator; there are ${CALCULATORS.join(', ')}`);
-  if (kind === 'graphing')
-    complain(
-      element.line,
-      'the graphing calculator is given without its graphs: it does what a scientific one does',
-    );
   if (childOf(element, 'qti-calculator-info'))
     complain(element.line, 'a calculator of the package is set aside; the one of this program is given');
   return kind;

@@ -13,7 +13,7 @@ const STANDARD: readonly NodeKind[] = [...BASIC, 'mixed', 'pow'];
 const SCIENTIFIC: readonly NodeKind[] = [...STANDARD, 'const', 'fn', 'degrees'];
 
 /** What a calculator can work out (QTI 3.0, `qti-calculator-type`, gives the names; what each can do is ours). */
-const CAN: Readonly<Record<CalculatorKind, ReadonlySet<NodeKind>>> = {
+export const CAN: Readonly<Record<CalculatorKind, ReadonlySet<NodeKind>>> = {
   basic: new Set(BASIC),
   standard: new Set(STANDARD),
   scientific: new Set(SCIENTIFIC),
@@ -63,7 +63,7 @@ export function workOut(text: string, kind: CalculatorKind, angle: AngleUnit): W
 }
 
 /** Angles in the unit the calculator is set to: what goes into sin, and what comes out of its inverse. */
-function withAngles(node: MathNode, angle: AngleUnit): MathNode {
+export function withAngles(node: MathNode, angle: AngleUnit): MathNode {
   const of = (inner: MathNode) => withAngles(inner, angle);
   switch (node.t) {
     case 'fn': {

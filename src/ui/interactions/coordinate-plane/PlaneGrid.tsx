@@ -1,7 +1,6 @@
 'use client';
 
-import type { CoordinatePlaneModel } from '@/core/interactions/coordinate-plane';
-import { labelEvery, type PlaneGeometry } from './geometry';
+import { labelEvery, type PlaneAxes, type PlaneGeometry } from './geometry';
 import styles from './plane.module.css';
 
 const text = (value: number): string => String(Number(value.toPrecision(10))).replace('-', '\u2212');
@@ -16,7 +15,7 @@ function linesOf({ min, max, step }: { min: number; max: number; step: number })
 }
 
 /** Grid, axes, numbers and the names of the axes. */
-export function PlaneGrid({ model, geometry }: { model: CoordinatePlaneModel; geometry: PlaneGeometry }) {
+export function PlaneGrid({ model, geometry }: { model: PlaneAxes; geometry: PlaneGeometry }) {
   const { x, y } = model;
   const { toPixel, left, top, innerWidth, innerHeight, scale } = geometry;
   const [xs, ys] = [linesOf(x), linesOf(y)];

@@ -2,6 +2,9 @@ import type { CoordinatePlaneModel } from '@/core/interactions/coordinate-plane'
 import { sideOfLine, type Figure, type PlanePoint } from '@/core/interactions/coordinate-plane/figures';
 import type { Measured } from '../../kit/useWidth';
 
+/** What the grid is drawn by. */
+export type PlaneAxes = Pick<CoordinatePlaneModel, 'x' | 'y'>;
+
 export interface Pixel {
   readonly x: number;
   readonly y: number;
@@ -21,7 +24,7 @@ export interface PlaneGeometry {
 
 /** Units are equally long on both axes unless the axes are too different for that (hours against kilometres). */
 export function planeGeometry(
-  { x, y }: CoordinatePlaneModel,
+  { x, y }: PlaneAxes,
   { width: room, scale }: Measured,
   tallest: number,
 ): PlaneGeometry {

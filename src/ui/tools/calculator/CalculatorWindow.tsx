@@ -5,9 +5,11 @@ import { useTranslations } from 'use-intl';
 import { own } from '@/core/own';
 import { workOut, type CalculatorKey, type Problem } from '@/core/tools/calculator';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
+import { Button } from '../../kit/Button';
 import { useHandler } from '../../kit/useHandler';
 import type { QuestionProps } from '../types';
 import styles from './calculator.module.css';
+import { Graphs } from './Graphs';
 import { Keys } from './Keys';
 import { Memory } from './Memory';
 import { Roll } from './Roll';
@@ -29,7 +31,7 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
   const t = useTranslations('tools.calculator');
   const { test, announce } = usePlayer();
   const kind = own(test.items, itemRef)?.materials.calculator ?? 'basic';
-  const [{ draft: kept, roll, angle }, keep] = useKept('calculator', CALCULATOR);
+  const [{ draft: kept, roll, angle, graphs }, keep] = useKept('calculator', CALCULATOR);
   const [draft, setDraft] = useState(kept);
   const [problem, setProblem] = useState<Problem | null>(null);
   const fieldRef = useRef<HTMLInputElement>(null);
@@ -96,8 +98,30 @@ export function CalculatorWindow({ itemRef }: QuestionProps) {
     put(text);
     fieldRef.current?.focus();
   });
+  const tabs = kind === 'graphing' && (
+    <div className={styles.tabs} role="group" aria-label={t('graphs.which')}>
+      {[false, true].map((shown) => (
+        <Button
+          key={String(shown)}
+          small
+          aria-pressed={graphs.shown === shown}
+          onClick={() => keep({ graphs: { ...graphs, shown } })}
+        >
+          {t(shown ? 'graphs.graphs' : 'graphs.numbers')}
+        </Button>
+      ))}
+    </div>
+  );
+  if (kind === 'graphing' && graphs.shown)
+    return (
+      <div className={styles.calculator}>
+        {tabs}
+        <Graphs />
+      </div>
+    );
   return (
     <div className={styles.calculator}>
+      {tabs}
       <Roll kind={kind} angle={angle} lines={roll} onPut={putBack} />
       <input
         ref={fieldRef}

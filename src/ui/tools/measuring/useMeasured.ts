@@ -1,6 +1,7 @@
 'use client';
 
-import { useEffect, useState, type RefObject } from 'react';
+import type { RefObject } from 'react';
+import { useFollowed } from '../useFollowed';
 
 /** What is measured on: the element instruments are drawn in, where its corner lies in it, and its size and scale. */
 export interface Measured {
@@ -50,37 +51,6 @@ function measure(content: HTMLElement): Measured {
   };
 }
 
-/** What is measured on in a question, followed through layout, magnifying, and figures shown large. */
-export function useMeasured(contentRef: RefObject<HTMLElement | null>): Measured | null {
-  const [measured, setMeasured] = useState<Measured | null>(null);
-  useEffect(() => {
-    const content = contentRef.current;
-    if (!content) return undefined;
-    let frame = 0;
-    const update = () => {
-      cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() =>
-        setMeasured((before) => {
-          const now = measure(content);
-          return before && isSame(before, now) ? before : now;
-        }),
-      );
-    };
-    update();
-    const sizes = new ResizeObserver(update);
-    sizes.observe(content);
-    for (const picture of content.querySelectorAll(PICTURE)) sizes.observe(picture);
-    const changes = new MutationObserver(update);
-    changes.observe(content, { subtree: true, attributes: true, attributeFilter: ['data-large'] });
-    return () => {
-      cancelAnimationFrame(frame);
-      sizes.disconnect();
-      changes.disconnect();
-    };
-  }, [contentRef]);
-  return measured;
-}
-
 const isSame = (a: Measured, b: Measured): boolean =>
   a.inside === b.inside &&
   a.left === b.left &&
@@ -88,3 +58,7 @@ const isSame = (a: Measured, b: Measured): boolean =>
   a.scale === b.scale &&
   a.room.width === b.room.width &&
   a.room.height === b.room.height;
+
+/** What is measured on in a question, followed through layout, magnifying, and figures shown large. */
+export const useMeasured = (contentRef: RefObject<HTMLElement | null>): Measured | null =>
+  useFollowed(contentRef, { measure, isSame, sized: PICTURE, attributes: ['data-large'] });

@@ -1,7 +1,8 @@
 'use client';
 
-import { useEffect, useState, type RefObject } from 'react';
+import type { RefObject } from 'react';
 import type { AxisTick } from '@/core/tools/straight-edge';
+import { useFollowed } from '../useFollowed';
 
 /** A picture or graph that can be read with a straight-edge; pixels in the element the lines are drawn in. */
 export interface Figure {
@@ -55,38 +56,10 @@ function measure(content: HTMLElement): Figures {
 }
 
 /** The figures of a sheet, followed through layout, magnifying and being shown large. */
-export function useFigures(contentRef: RefObject<HTMLElement | null>): Figures | null {
-  const [measured, setMeasured] = useState<Figures | null>(null);
-  useEffect(() => {
-    const content = contentRef.current;
-    if (!content) return undefined;
-    let frame = 0;
-    const update = () => {
-      cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() =>
-        setMeasured((before) => {
-          const now = measure(content);
-          const same =
-            before?.inside === now.inside && JSON.stringify(before.figures) === JSON.stringify(now.figures);
-          return same ? before : now;
-        }),
-      );
-    };
-    update();
-    const sizes = new ResizeObserver(update);
-    sizes.observe(content);
-    const changes = new MutationObserver(update);
-    changes.observe(content, {
-      subtree: true,
-      childList: true,
-      attributes: true,
-      attributeFilter: ['data-large', 'data-axis-across', 'data-axis-up'],
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-      sizes.disconnect();
-      changes.disconnect();
-    };
-  }, [contentRef]);
-  return measured;
-}
+export const useFigures = (contentRef: RefObject<HTMLElement | null>): Figures | null =>
+  useFollowed(contentRef, {
+    measure,
+    isSame: (a, b) => a.inside === b.inside && JSON.stringify(a.figures) === JSON.stringify(b.figures),
+    attributes: ['data-large', 'data-axis-across', 'data-axis-up'],
+    children: true,
+  });
