@@ -522,6 +522,74 @@ test('every tool with every other: all open at once, choices still answer, Escap
   await expect(toolWindow(page, 'notes')).toHaveCount(0);
 });
 
+/** Every tool that has a key at a question with choices and a figure; `panel`s take one another's place. */
+const KEYED = {
+  r: 'on',
+  x: 'on',
+  m: 'on',
+  y: 'on',
+  u: 'on',
+  o: 'on',
+  w: 'on',
+  j: 'on',
+  h: 'panel',
+  z: 'panel',
+  c: 'panel',
+  t: 'panel',
+};
+
+test('the pair matrix: with any two tools on, a press of a choice answers, and both go off again', async ({
+  page,
+  app,
+}) => {
+  test.setTimeout(240_000);
+  await page.setViewportSize({ width: 1440, height: 900 });
+  await startTest(page, app, 'wren', WORKSHOP);
+  await goTo(page, 6);
+  const tools = Object.keys(KEYED) as (keyof typeof KEYED)[];
+  const pairs = tools.flatMap((one, i) => tools.slice(i + 1).map((other) => [one, other] as const));
+  expect(pairs).toHaveLength(66);
+  const wrong: string[] = [];
+  const shown = () =>
+    page.evaluate(
+      () =>
+        document.querySelectorAll(
+          '[data-window], [data-lens], [data-line-window], [data-straight-edge], [data-mask], [data-panel-title]',
+        ).length,
+    );
+  const bare = await shown();
+  let turn = 0;
+  for (const [one, other] of pairs) {
+    for (const key of [one, other]) await page.keyboard.press(`Alt+${key}`);
+    turn += 1;
+    const choice = page
+      .locator('[data-sheet=question]')
+      .getByRole('radio')
+      .nth(2 + (turn % 2));
+    const at = await page
+      .locator('[data-choice-text]')
+      .nth(2 + (turn % 2))
+      .boundingBox();
+    if (!at) throw new Error('no choice');
+    const place = [at.x + 6, at.y + at.height / 2] as const;
+    if (one === 'm' || other === 'm') {
+      await page.locator('[data-mask]').first().waitFor();
+      const covered = await page.evaluate(
+        ([x, y]) => document.elementFromPoint(x, y)?.closest('[data-mask]') != null,
+        place,
+      );
+      if (covered) await page.mouse.click(...place);
+    }
+    await page.mouse.click(...place);
+    if (!(await choice.isChecked())) wrong.push(`${one} and ${other}: a press did not answer`);
+    for (const key of [other, one]) if (KEYED[key] === 'on') await page.keyboard.press(`Alt+${key}`);
+    if (KEYED[one] === 'panel' || KEYED[other] === 'panel')
+      await page.locator('[data-panel-title]').press('Escape');
+    if ((await shown()) !== bare) wrong.push(`${one} and ${other}: something stayed`);
+  }
+  expect(wrong).toEqual([]);
+});
+
 const strokesOn = (page: Page) => page.locator('[data-sheet=question] [data-strokes] [data-stroke]');
 const drag = async (page: Page, from: readonly [number, number], to: readonly [number, number]) => {
   await page.mouse.move(...from);

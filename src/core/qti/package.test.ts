@@ -183,3 +183,41 @@ test('the same seed mixes choices the same way, fixed ones stay', () => {
   expect(order('one')).toMatch(/H$/);
   expect(new Set(['one', 'two', 'three', 'four'].map(order)).size).toBeGreaterThan(1);
 });
+
+const withSheet = (path: string, bytes: string) =>
+  readPackage(
+    filesFrom({
+      'imsmanifest.xml': `<manifest identifier="m"><resources><resource identifier="i" type="imsqti_item_xmlv3p0" href="items/i.xml"/></resources></manifest>`,
+      'items/i.xml': `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="i" title="I" adaptive="false" time-dependent="false">
+        <qti-companion-materials-info><qti-digital-material label="Sheet"><qti-file-href>../${path}</qti-file-href></qti-digital-material></qti-companion-materials-info>
+        <qti-item-body><p>a</p></qti-item-body></qti-assessment-item>`,
+      ...(bytes === '' ? {} : { [path]: bytes }),
+    }),
+  );
+test('a PDF beside a question is kept with the package; what only is called one is named and set aside', () => {
+  const good = withSheet('sheets/a.pdf', '%PDF-1.7 …');
+  expect(good.items.get('i')?.materials.sheets).toEqual([
+    { kind: 'pdf', path: 'sheets/a.pdf', title: 'Sheet' },
+  ]);
+  expect(good.assets).toContain('sheets/a.pdf');
+  expect(good.problems).toEqual([]);
+  const bad = withSheet('sheets/a.pdf', 'GIF89a');
+  expect(bad.items.get('i')?.materials.sheets).toEqual([]);
+  expect(bad.problems[0]).toMatchObject({ severity: 'warning', file: 'items/i.xml', line: 2 });
+  expect(withSheet('sheets/a.pdf', '').problems[0]).toMatchObject({ code: 'missing-file' });
+});
+test('an HTML page beside a question is read like a passage, with what is set aside named in its own file', () => {
+  const { items, stimuli, assets, problems } = withSheet(
+    'sheets/b.html',
+    '<title>Signs</title><p onclick="x()">Bells<p><a href="http://elsewhere.example">more</a><script>x()</script>',
+  );
+  expect(items.get('i')?.materials.sheets).toEqual([{ kind: 'page', path: 'sheets/b.html', title: 'Sheet' }]);
+  expect(JSON.stringify(stimuli.get('sheets/b.html')?.body)).toMatch(/Bells.*more/);
+  expect(JSON.stringify(stimuli.get('sheets/b.html'))).not.toMatch(/onclick|script|elsewhere/);
+  expect(assets).toContain('sheets/b.html');
+  expect(problems.map(({ code, file }) => `${file} ${code}`)).toEqual([
+    'sheets/b.html script-set-aside',
+    'sheets/b.html element-set-aside',
+    'sheets/b.html element-set-aside',
+  ]);
+});

@@ -118,6 +118,23 @@ class PackageReader {
         const path = this.resolve(file, href, line);
         return path === null ? null : (this.stimulusByPath.get(path) ?? this.stimulusAt(path));
       },
+      pdf: (href, line) => {
+        const path = this.resolve(file, href, line);
+        if (path === null) return null;
+        // The mark of a PDF stands near its beginning (ISO 32000-1, 7.5.2), and files are served by their names.
+        const begins = new TextDecoder('latin1').decode(this.files.read(path).slice(0, 1_024));
+        const report = reporterFor(file, this.problems);
+        if (!begins.includes('%PDF-') || !/\.pdf$/i.test(path)) {
+          report.warn(
+            'companion-set-aside',
+            line,
+            `"${href}" is set aside: it is no PDF, or its name does not end in .pdf`,
+          );
+          return null;
+        }
+        this.assets.add(path);
+        return path;
+      },
       page: (href, line) => {
         const path = this.resolve(file, href, line);
         const page = path === null ? null : this.pageAt(path);

@@ -19,6 +19,8 @@ export interface FileContext {
   asset(href: string, line: number): string | null;
   /** The identifier of a stimulus by the path written here; null (and reported) when it is not in the package. */
   stimulus(href: string, identifier: string, line: number): string | null;
+  /** A PDF of the package; null (and reported) when it is not there or is none. */
+  pdf(href: string, line: number): string | null;
   /** An HTML page of the package, read like a passage; null (and reported) when it is not there or cannot be read. */
   page(href: string, line: number): { readonly path: string; readonly title: string } | null;
 }

@@ -13,7 +13,7 @@ function read(inside: string) {
   );
   const materials = readMaterials(root, {
     report,
-    asset: (href) => href.replace('../', ''),
+    pdf: (href) => href.replace('../', ''),
     page: (href) => (href === 'none.html' ? null : { path: href, title: 'Its own title' }),
   });
   return { ...materials, said };

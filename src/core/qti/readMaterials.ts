@@ -29,7 +29,7 @@ type Complain = (line: number, message: string) => void;
  */
 export function readMaterials(
   root: XmlElement,
-  context: Pick<FileContext, 'report' | 'asset' | 'page'>,
+  context: Pick<FileContext, 'report' | 'pdf' | 'page'>,
 ): Materials {
   const { report } = context;
   const info = childOf(root, 'qti-companion-materials-info');
@@ -53,7 +53,7 @@ export function readMaterials(
 /** A PDF or a page of the package, with its title. The file may stand in an attribute or in an element of its own. */
 function readSheet(
   element: XmlElement,
-  { asset, page }: Pick<FileContext, 'asset' | 'page'>,
+  { pdf, page }: Pick<FileContext, 'pdf' | 'page'>,
   complain: Complain,
 ): readonly ReferenceSheet[] {
   const file = childOf(element, 'qti-file-href');
@@ -71,7 +71,7 @@ function readSheet(
     complain(element.line, `the material "${title ?? href}" is set aside: it is no PDF and no HTML page`);
     return [];
   }
-  const found = kind === 'pdf' ? asset(href, element.line) : page(href, element.line);
+  const found = kind === 'pdf' ? pdf(href, element.line) : page(href, element.line);
   if (found === null) return [];
   const { path, title: own } = typeof found === 'string' ? { path: found, title: '' } : found;
   return [{ kind, path, title: title ?? (own === '' ? (path.split('/').at(-1) ?? path) : own) }];

@@ -19,6 +19,7 @@ export function itemFrom(inside: string, attributes = ''): { item: Item; problem
   const item = readItem(root, {
     report: reporterFor('item.xml', problems),
     asset: (href) => href,
+    pdf: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: (path) => ({ path, title: '' }),
   });

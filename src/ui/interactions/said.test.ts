@@ -18,6 +18,7 @@ function item(name: string) {
   const read = readItem(parseXml(readFileSync(`content/every-kind-of-question/items/${name}.xml`, 'utf8')), {
     report: reporterFor(name, []),
     asset: (href) => href,
+    pdf: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: () => null,
   });
@@ -129,6 +130,7 @@ test('a part with one answer says it without a number', () => {
   const two = readItem(parseXml(text), {
     report: reporterFor('two', []),
     asset: (href) => href,
+    pdf: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: () => null,
   });

@@ -37,10 +37,16 @@ function RulerLayer(props: SheetLayerProps) {
   ) : null;
 }
 
+/** Half of a handle and a little air, in pixels at 100 %. */
+const HANDLE = 28;
+
 function LaidRuler({ itemRef, contentRef }: QuestionProps & Pick<SheetLayerProps, 'contentRef'>) {
   const measured = useMeasured(contentRef);
   const rulers = useRulers(itemRef);
-  const { laid, which, lay } = useLaid('ruler', itemRef, { x: 8, y: (measured?.figure.height ?? 0) * 0.65 });
+  const tall = measured?.figure.height ?? 0;
+  // On the figure, its handles too as far as there is room: what is read below it stays free.
+  const first = Math.max(0, Math.min(tall * 0.65, tall - WIDE - HANDLE));
+  const { laid, which, lay } = useLaid('ruler', itemRef, { x: 8, y: first });
   const ruler = rulers[which] ?? rulers[0];
   if (!measured || !ruler) return null;
   const long = ruler.length * PIXELS[ruler.unit];

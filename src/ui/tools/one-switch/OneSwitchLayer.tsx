@@ -164,7 +164,10 @@ function Light({ thing, depth }: { readonly thing: Lit; readonly depth: number }
         Math.max(...boxes.map((one) => one.bottom)),
       ];
       const light = ref.current;
-      if (light) {
+      const lies = [leftmost, top, right, bottom, window.innerWidth, window.innerHeight].join(' ');
+      // Untouched while nothing moves: whoever watches the page is told of no change.
+      if (light && light.dataset.lies !== lies) {
+        light.dataset.lies = lies;
         light.style.transform = `translate(${Math.max(2, leftmost - 4)}px, ${Math.max(2, top - 4)}px)`;
         light.style.width = `${Math.min(window.innerWidth - 4, right + 4) - Math.max(2, leftmost - 4)}px`;
         light.style.height = `${Math.min(window.innerHeight - 4, bottom + 4) - Math.max(2, top - 4)}px`;
