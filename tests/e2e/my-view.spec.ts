@@ -46,6 +46,7 @@ test('my view: what a teacher set is on and says so; one press goes back to it',
   await kept(page);
   await page.reload();
   await expect(page.getByRole('radio', { name: 'Black on white' })).toBeChecked();
+  await kept(page);
   // What was not touched stays as the teacher has it.
   await expect(page.getByText('200 %', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Back to how it was set for me' }).click();
@@ -66,6 +67,15 @@ test('my view: two colors of one’s own are on every page from the first paint 
   await page.goto(`${app.url}/tests`);
   await expect(page.getByRole('heading', { name: 'My tests' })).toBeVisible();
   expect(await ground()).toBe(mine);
+});
+
+test('my view: a choice made just before going on is kept too', async ({ page, app }) => {
+  await openMyView(page, app, 'wren');
+  await page.getByRole('checkbox', { name: /^Line reader/ }).check();
+  await page.getByRole('link', { name: 'Done: to My tests' }).click();
+  await expect(page.getByRole('heading', { name: 'My tests' })).toBeVisible();
+  await page.getByRole('link', { name: 'My view' }).click();
+  await expect(page.getByRole('checkbox', { name: /^Line reader/ })).toBeChecked();
 });
 
 test('my view: with the network down it says that nothing is kept yet, and keeps it as soon as it can', async ({

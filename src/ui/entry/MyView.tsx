@@ -115,9 +115,10 @@ function useChosen(session: AttemptSession, needs: AccessNeeds, set: AccessNeeds
     () => session.getState().tools,
     () => session.getState().tools,
   );
-  const [keeping, setKeeping] = useState<'as-set' | 'keeping' | 'kept' | 'failed'>(
-    Object.keys(needs.chosen).length > 0 ? 'kept' : 'as-set',
-  );
+  const [keeping, setKeeping] = useState<'as-set' | 'keeping' | 'kept' | 'failed'>(() => {
+    const { look, tools: before } = chosenIn({}, needs, set);
+    return Object.keys(look).length + Object.keys(before).length > 0 ? 'kept' : 'as-set';
+  });
   const chosen = useMemo(() => JSON.stringify(chosenIn(tools, needs, set)), [needs, set, tools]);
   const done = useRef(chosen);
   useEffect(() => {
@@ -135,7 +136,13 @@ function useChosen(session: AttemptSession, needs: AccessNeeds, set: AccessNeeds
       setKeeping('kept');
     };
     timer = setTimeout(() => void keep(), REST_MS);
-    return () => clearTimeout(timer);
+    // Whoever goes on at once has it kept too.
+    const leaving = () => void post('/api/my-view', { view: JSON.parse(chosen) as ChosenView }, true);
+    window.addEventListener('pagehide', leaving);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('pagehide', leaving);
+    };
   }, [chosen]);
   const reset = () =>
     void post('/api/my-view', { view: null }).then((answer) =>

@@ -3,13 +3,17 @@ export type Answer<T> =
   | { readonly ok: true; readonly data: T }
   | { readonly ok: false; readonly code: string; readonly seconds?: number };
 
-/** Sends JSON and never throws. */
-export async function post<T>(path: string, body: unknown): Promise<Answer<T>> {
+/**
+ * Sends JSON and never throws.
+ * @param leaving the page is going: the browser sends it all the same
+ */
+export async function post<T>(path: string, body: unknown, leaving = false): Promise<Answer<T>> {
   try {
     const response = await fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
+      keepalive: leaving,
     });
     const data = (await response.json()) as T & { code?: string; seconds?: number };
     return response.ok

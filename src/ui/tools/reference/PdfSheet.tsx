@@ -115,8 +115,14 @@ function PdfPage({ pdf, page, scale, label, onText }: PdfPageProps) {
       container,
       viewport: page.getViewport({ scale: 1 }),
     });
-    layer.render().then(onText, () => undefined);
+    let gone = false;
+    // A page whose words cannot be had has none; the others are there all the same.
+    const done = () => {
+      if (!gone) onText();
+    };
+    layer.render().then(done, done);
     return () => {
+      gone = true;
       layer.cancel();
       container.replaceChildren();
     };
