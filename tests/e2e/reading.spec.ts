@@ -190,3 +190,19 @@ test('with the network down the voice reads and the faces are there: both were f
   await expect.poll(async () => (await heardOn(page)).sounds.length, { timeout: 30_000 }).toBeGreaterThan(0);
   expect((await heardOn(page)).sounds[0]).toBeGreaterThan(0.5);
 });
+
+test('read aloud: one choice alone, and no other', async ({ page, app }) => {
+  await listen(page);
+  await startTest(page, app, 'mikkel');
+  await expect(page.getByRole('button', { name: /^Read this choice/ })).toHaveCount(0);
+  await page.keyboard.press('Alt+s');
+  const words = ((await page.locator('[data-choice-text]').nth(1).textContent()) ?? '').trim();
+  await page.getByRole('button', { name: `Read this choice: ${words}` }).press('Enter');
+  await expect.poll(async () => (await heardOn(page)).lit.length, { timeout: 30_000 }).toBe(1);
+  await expect(page.locator('[data-reader=idle]')).toBeAttached({ timeout: 30_000 });
+  const { lit } = await heardOn(page);
+  expect(lit.map(({ sentence }) => sentence.trim())).toEqual([words.replace(/\.$/, '')]);
+  // A press beside a choice chooses nothing.
+  await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);
+  await expectAccessibleInEveryScheme(page, 'read a choice');
+});

@@ -3,17 +3,16 @@
 import { Pause, Play, SkipBack, SkipForward, Square } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { scriptOf, type Sentence } from '@/core/tools/speech';
+import type { Sentence } from '@/core/tools/speech';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
 import { stretchOf } from '../domText';
 import type { QuestionProps } from '../types';
 import { placeOf, whereRead } from '../whereRead';
-import { piecesOf } from './pieces';
 import { reader } from './reader';
 import styles from './readAloud.module.css';
-import { spokenMaths } from './spokenMaths';
 import { RATES, READ_ALOUD } from './state';
+import { useScript } from './useScript';
 import { findVoice } from './voice';
 
 const textOn = (sheet: 'passage' | 'question'): HTMLElement | null =>
@@ -46,7 +45,7 @@ function useSelected(): { readonly root: HTMLElement; readonly start: number; re
 /** Reads aloud from where the student is, the question, the passage, or what is selected; pauses, goes back, faster and slower. */
 export function ReadAloudWindow({ itemRef }: QuestionProps) {
   const t = useTranslations('tools.read-aloud');
-  const said = useTranslations('said');
+  const scriptIn = useScript();
   const { announce } = usePlayer();
   const [manner, keep] = useKept('read-aloud', READ_ALOUD);
   const status = reader.useStatus();
@@ -56,13 +55,6 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
   // Another question is another text; and a closed window is silent.
   useEffect(() => () => reader.stop(), [itemRef]);
 
-  const scriptIn = (root: HTMLElement): readonly Sentence[] =>
-    scriptOf(
-      piecesOf(root, spokenMaths(said), {
-        picture: (words) => t('picture', { words }),
-        cell: (header) => t('cell', { header }),
-      }),
-    );
   const read = (root: HTMLElement | null, keepOnly: (sentence: Sentence) => boolean = () => true) => {
     const sentences = root ? scriptIn(root).filter(keepOnly) : [];
     if (root && sentences.length > 0) reader.read(root, sentences);

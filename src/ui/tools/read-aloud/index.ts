@@ -1,6 +1,7 @@
 import { AudioLines } from 'lucide-react';
 import { defineTool } from '../types';
 import { ReadAloudWindow } from './ReadAloudWindow';
+import { ReadChoice } from './ReadChoice';
 import { READ_ALOUD } from './state';
 import { findVoice } from './voice';
 
@@ -13,6 +14,7 @@ export const readAloud = defineTool({
   access: 'asked-for',
   inMyView: true,
   state: READ_ALOUD,
+  ChoiceMark: ReadChoice,
   preload: () => findVoice().then((voice) => voice.ready()),
   window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 26 }) },
 });

@@ -1,0 +1,50 @@
+'use client';
+
+import { Volume2 } from 'lucide-react';
+import { useTranslations } from 'use-intl';
+import { Press } from '../../kit/Button';
+import { stretchOf } from '../domText';
+import type { ChoiceMarkProps } from '../types';
+import { useWindows } from '../useWindows';
+import { reader } from './reader';
+import styles from './readAloud.module.css';
+import { useScript } from './useScript';
+
+/** Reads one choice alone; there while the window of read aloud is open. */
+export function ReadChoice({ label }: ChoiceMarkProps) {
+  const t = useTranslations('tools.read-aloud');
+  const windows = useWindows();
+  const scriptIn = useScript();
+  if (!windows.open.includes('read-aloud')) return null;
+  return (
+    <Press
+      className={styles.choice}
+      aria-label={t('choice', { label })}
+      title={t('choiceShort')}
+      onClick={({ currentTarget }) => {
+        const root = currentTarget.closest<HTMLElement>('[data-text-root]');
+        const words = choiceOf(currentTarget);
+        if (!root || !words) return;
+        const range = document.createRange();
+        range.selectNodeContents(words);
+        const its = stretchOf(root, range);
+        // A choice that is only a picture or a formula is spoken as what stands at its place.
+        const sentences = scriptIn(root).filter(
+          ({ start, end }) => its !== null && end > its.start && start < its.end,
+        );
+        reader.read(root, sentences);
+      }}
+    >
+      <Volume2 size="1.15em" aria-hidden="true" />
+    </Press>
+  );
+}
+
+/** The words of the choice that a mark stands at the end of. */
+function choiceOf(mark: Element): Element | null {
+  for (let around = mark.parentElement; around; around = around.parentElement) {
+    const words = around.querySelector('[data-choice-text]');
+    if (words) return words;
+  }
+  return null;
+}
