@@ -37,6 +37,7 @@ test('the sign of what is below lies on nothing, and gives the focus on when the
 }) => {
   await page.setViewportSize({ width: 1280, height: 620 });
   await startTest(page, app);
+  await ready(page);
   const sign = page.getByRole('button', { name: /more paragraphs?/ });
   await expect(sign).toBeVisible();
   const room = () =>
@@ -208,6 +209,11 @@ test('the keys can be changed and switched off', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Close', exact: true }).last().click();
   await page.keyboard.press('Alt+w');
   await expect(page.getByRole('heading', { name: 'Question 2', exact: true })).toBeVisible();
+  // What had the letter has the other one now: no two do the same, and nothing is left without.
+  await page.keyboard.press('Alt+n');
+  await expect(page.locator('[data-window=lens]')).toBeVisible();
+  await page.keyboard.press('Alt+n');
+  await expect(page.locator('[data-window=lens]')).toHaveCount(0);
   await page.getByRole('button', { name: 'Help' }).click();
   await page.getByLabel('Use these keys').uncheck();
   await page.getByRole('button', { name: 'Close', exact: true }).last().click();

@@ -478,14 +478,17 @@ test('formulas have every sign: roots are drawn from the shipped font', async ({
   await expect
     .poll(() => page.evaluate(() => document.fonts.check('16px "Noto Sans Math"', '√∛')))
     .toBe(true);
-  const wide = await page
-    .locator('[data-window=calculator] msqrt')
-    .first()
-    .evaluate(
-      (root) =>
-        root.getBoundingClientRect().width / (root.firstElementChild?.getBoundingClientRect().width ?? 1),
-    );
-  expect(wide).toBeGreaterThan(1.5);
+  await expect
+    .poll(() =>
+      page
+        .locator('[data-window=calculator] msqrt')
+        .first()
+        .evaluate(
+          (root) =>
+            root.getBoundingClientRect().width / (root.firstElementChild?.getBoundingClientRect().width ?? 1),
+        ),
+    )
+    .toBeGreaterThan(1.5);
 });
 
 test('every tool with every other: all open at once, choices still answer, Escape closes one at a time', async ({

@@ -51,10 +51,16 @@ export const KEYS: KeptState<KeySettings> = {
 export const lettersOf = ({ letters }: KeySettings): ReadonlyMap<string, string> =>
   new Map([...LETTERS].map(([action, letter]) => [action, letters[action] ?? letter]));
 
-/** The settings with another letter for an action; unchanged when the letter is none, a browser's own, or in use. */
+/**
+ * The settings with another letter for an action; one that has it already takes this one's in exchange. Unchanged when the letter is
+ * none, or a browser's own.
+ */
 export function withLetter(settings: KeySettings, action: string, text: string): KeySettings {
   const letter = text.toUpperCase();
-  const inUse = [...lettersOf(settings)].some(([other, used]) => other !== action && used === letter);
-  if (!/^[A-Z]$/.test(letter) || TAKEN.includes(letter) || inUse) return settings;
-  return { ...settings, letters: { ...settings.letters, [action]: letter } };
+  if (!/^[A-Z]$/.test(letter) || TAKEN.includes(letter)) return settings;
+  const now = lettersOf(settings);
+  const own = now.get(action);
+  const other = [...now].find(([one, used]) => one !== action && used === letter)?.[0];
+  const exchanged = other !== undefined && own !== undefined ? { [other]: own } : {};
+  return { ...settings, letters: { ...settings.letters, ...exchanged, [action]: letter } };
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState, type RefObject } from 'react';
+import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import { usePlayer } from '../attempt/PlayerContext';
 import { useHandler } from '../kit/useHandler';
 
@@ -20,15 +20,24 @@ export function useTurning(
   const [turned, setTurned] = useState({ passage, layout, side: 'passage' as Side });
   if (turned.passage !== passage) setTurned({ passage, layout, side: 'passage' });
   else if (turned.layout !== layout) setTurned({ passage, layout, side: 'question' });
+  // Before the first paint: what would be in view for one frame, at the place the other side was left at, was not seen.
+  const arriving = useRef<number | null>(null);
+  useLayoutEffect(() => {
+    if (arriving.current === null || !pageRef.current) return;
+    pageRef.current.scrollTop = arriving.current;
+    arriving.current = null;
+  });
   const turn = useHandler((to: Side) => {
     const page = pageRef.current;
     const [left, shown] = to === 'passage' ? [question, passage] : [passage, question];
     if (!page) return;
     if (left !== null) places.current.set(left, page.scrollTop);
+    const place = places.current.get(shown ?? '') ?? 0;
+    arriving.current = place;
     setTurned({ passage, layout, side: to });
     setTimeout(() => {
       page.querySelector<HTMLElement>(`[data-sheet=${to}] h2`)?.focus({ preventScroll: true });
-      page.scrollTop = places.current.get(shown ?? '') ?? 0;
+      page.scrollTop = place;
     });
   });
   return { side: turned.side, turn };

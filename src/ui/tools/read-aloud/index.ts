@@ -16,5 +16,5 @@ export const readAloud = defineTool({
   state: READ_ALOUD,
   ChoiceMark: ReadChoice,
   preload: () => findVoice().then((voice) => voice.ready()),
-  window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 26 }) },
+  window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 28 }) },
 });
