@@ -100,7 +100,8 @@ test('gap match: filled places swap, by press and press and by keys, each move s
 }) => {
   await startTest(page, app);
   await goTo(page, 8);
-  const said = page.locator('[data-announcer] p').last();
+  // What is said about the whole answer may follow before we look: each line is asked for by its words.
+  const said = (words: string) => page.locator('[data-announcer] p').filter({ hasText: words }).last();
   await piece(page, 8).click();
   await gap(page, 1).click();
   await piece(page, 12).click();
@@ -109,10 +110,10 @@ test('gap match: filled places swap, by press and press and by keys, each move s
   await gap(page, 2).click();
   await expect(gap(page, 1)).toHaveText('12');
   await expect(gap(page, 2)).toHaveText('8');
-  await expect(said).toHaveText('8, in box 2 of 3. 12 is now in box 1 of 3.');
+  await expect(said('8, in box 2 of 3. 12 is now in box 1 of 3.')).toBeAttached();
   await piece(page, 20).click();
   await gap(page, 1).click();
-  await expect(said).toContainText('12 is back in the list');
+  await expect(said('12 is back in the list')).toBeAttached();
   await gap(page, 1).focus();
   await page.keyboard.press('Delete');
   await expect(gap(page, 1)).toHaveAttribute('aria-label', 'Box 1 of 3, empty');
