@@ -1,5 +1,5 @@
 import { cardsFor, SPOKEN, type CardNeeds, type Catalog } from '../item/catalog';
-import { pagesIn } from '../item/materials';
+import { pagesIn, withoutTools } from '../item/materials';
 import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
 import { withMates, type Content } from '../content/content';
@@ -81,7 +81,7 @@ export function deliverItem(
       baseType,
     })),
     stimuli: item.stimuli,
-    materials: item.materials,
+    materials: withoutTools(item.materials, toolsOff),
     cards: deliverCards(cards, view),
     toolsOff,
     points: maximumScore(item, seed),

@@ -20,9 +20,11 @@ export interface Protractor {
 export interface ReferenceSheet {
   readonly title: string;
   readonly kind: 'pdf' | 'page';
-  /** Package path; a page is kept among the passages under it. */
+  /** Package path. */
   readonly path: string;
 }
+/** What a sheet is called among the passages: no identifier of a passage begins so (XML, NCName). */
+export const sheetName = ({ path }: Pick<ReferenceSheet, 'path'>): string => `/${path}`;
 
 /** What comes with a question to work with (QTI 3.0, companion materials). */
 export interface Materials {
@@ -43,7 +45,7 @@ export const NO_MATERIALS: Materials = {
 
 /** The pages among a question's sheets, by the name they are kept under. */
 export const pagesIn = ({ sheets }: Materials): readonly string[] =>
-  sheets.flatMap(({ kind, path }) => (kind === 'page' ? [path] : []));
+  sheets.flatMap((sheet) => (sheet.kind === 'page' ? [sheetName(sheet)] : []));
 
 /** Whether a question brings a material of this name. */
 export const brings = (materials: Materials, name: MaterialName): boolean => {
@@ -56,4 +58,18 @@ export type MaterialName = Exclude<keyof Materials, 'physical'>;
 export const readBeside = (item: {
   readonly stimuli: readonly string[];
   readonly materials: Materials;
-}): readonly string[] => [...item.stimuli, ...item.materials.sheets.map(({ path }) => path)];
+}): readonly string[] => [...item.stimuli, ...item.materials.sheets.map(sheetName)];
+
+/** Which tool shows a material, by its id. */
+export const SHOWN_BY: Readonly<Record<MaterialName, string>> = {
+  calculator: 'calculator',
+  rulers: 'ruler',
+  protractor: 'protractor',
+  sheets: 'reference',
+};
+
+/** Materials without those whose tools the test takes away: what a student has not is not sent either. */
+export function withoutTools(materials: Materials, off: readonly string[]): Materials {
+  const gone = (Object.keys(SHOWN_BY) as MaterialName[]).filter((name) => off.includes(SHOWN_BY[name]));
+  return { ...materials, ...Object.fromEntries(gone.map((name) => [name, NO_MATERIALS[name]])) };
+}

@@ -43,7 +43,6 @@ const SUPPORTS = new Set([
   'spoken',
   'linguistic-guidance',
   'sign-language',
-  'transcript',
   'long-description',
   'audio-description',
   'high-contrast',

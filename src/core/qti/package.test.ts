@@ -212,8 +212,8 @@ test('an HTML page beside a question is read like a passage, with what is set as
     '<title>Signs</title><p onclick="x()">Bells<p><a href="http://elsewhere.example">more</a><script>x()</script>',
   );
   expect(items.get('i')?.materials.sheets).toEqual([{ kind: 'page', path: 'sheets/b.html', title: 'Sheet' }]);
-  expect(JSON.stringify(stimuli.get('sheets/b.html')?.body)).toMatch(/Bells.*more/);
-  expect(JSON.stringify(stimuli.get('sheets/b.html'))).not.toMatch(/onclick|script|elsewhere/);
+  expect(JSON.stringify(stimuli.get('/sheets/b.html')?.body)).toMatch(/Bells.*more/);
+  expect(JSON.stringify(stimuli.get('/sheets/b.html'))).not.toMatch(/onclick|script|elsewhere/);
   expect(assets).toContain('sheets/b.html');
   expect(problems.map(({ code, file }) => `${file} ${code}`)).toEqual([
     'sheets/b.html script-set-aside',

@@ -1,4 +1,5 @@
 import type { Item, Stimulus } from '../item/item';
+import { sheetName } from '../item/materials';
 import type { Test } from '../item/test';
 import { decodeXml } from '../xml/decode';
 import { reporterFor, type Problem } from '../xml/problem';
@@ -138,14 +139,15 @@ class PackageReader {
       page: (href, line) => {
         const path = this.resolve(file, href, line);
         const page = path === null ? null : this.pageAt(path);
-        return page && { path: page.identifier, title: page.title };
+        return path === null || page === null ? null : { path, title: page.title };
       },
     };
   }
 
-  /** A page is kept among the passages by its path, which no identifier can be; its file is carried along as it is. */
+  /** A page is kept among the passages; its file is carried along as it is. */
   private pageAt(path: string): Stimulus | null {
-    const known = this.stimuli.get(path);
+    const identifier = sheetName({ path });
+    const known = this.stimuli.get(identifier);
     if (known) return known;
     const context = this.context(path);
     const { report } = context;
@@ -156,8 +158,8 @@ class PackageReader {
         shapes: new Map(),
         asset: (href, line) => context.asset(href, line),
       });
-      const page = { identifier: path, title, body: reader.children(root), catalog: {} };
-      this.stimuli.set(path, page);
+      const page = { identifier, title, body: reader.children(root), catalog: {} };
+      this.stimuli.set(identifier, page);
       this.assets.add(path);
       return page;
     } catch (error) {

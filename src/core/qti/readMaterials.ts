@@ -58,14 +58,16 @@ function readSheet(
 ): readonly ReferenceSheet[] {
   const file = childOf(element, 'qti-file-href');
   const href = element.attributes.href ?? (file ? textOf(file).trim() : '');
-  const said = ['qti-label', 'qti-material-label', 'qti-description']
-    .map((name) => textOf(childOf(element, name) ?? EMPTY).trim())
+  const said = elementsOf(element)
+    .filter(({ name }) => TITLES.has(name))
+    .map((one) => textOf(one).trim())
     .find((words) => words !== '');
   const title = element.attributes.label ?? file?.attributes.label ?? said;
   const type = (element.attributes['mime-type'] ?? file?.attributes['mime-type'] ?? '').toLowerCase();
   const is = (types: RegExp, names: RegExp) => (type === '' ? names.test(href) : types.test(type));
-  if (childOf(element, 'qti-resource-icon'))
-    complain(element.line, 'the icon of a material is set aside; its title is shown');
+  for (const { name, line } of elementsOf(element))
+    if (name !== 'qti-file-href' && !TITLES.has(name))
+      complain(line, `<${name}> of a material is set aside; its title is shown`);
   const kind = is(/pdf/, /\.pdf$/i) ? 'pdf' : is(/html/, /\.x?html?$/i) ? 'page' : null;
   if (href === '' || kind === null) {
     complain(element.line, `the material "${title ?? href}" is set aside: it is no PDF and no HTML page`);
@@ -76,7 +78,8 @@ function readSheet(
   const { path, title: own } = typeof found === 'string' ? { path: found, title: '' } : found;
   return [{ kind, path, title: title ?? (own === '' ? (path.split('/').at(-1) ?? path) : own) }];
 }
-const EMPTY: XmlElement = { kind: 'element', name: '', namespace: '', attributes: {}, children: [], line: 0 };
+/** Elements that may hold what a material is called. */
+const TITLES = new Set(['qti-label', 'qti-material-label', 'qti-description']);
 
 function readCalculator(element: XmlElement, complain: Complain): Materials['calculator'] {
   const written = textOf(childOf(element, 'qti-calculator-type') ?? element)

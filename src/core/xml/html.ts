@@ -14,7 +14,6 @@ export function parseHtml(source: string): { readonly root: XmlElement; readonly
     throw new XmlError(`the file is longer than ${XML_LIMITS.characters} characters`, 0);
   const document = parse(source, { sourceCodeLocationInfo: true });
   let nodes = 0;
-  let title = '';
   const lineOf = (node: Tree.Element | Tree.TextNode): number => node.sourceCodeLocation?.startLine ?? 0;
   const walk = (node: Tree.ChildNode, depth: number): XmlNode[] => {
     nodes += 1;
@@ -38,13 +37,13 @@ export function parseHtml(source: string): { readonly root: XmlElement; readonly
   const html = document.childNodes.find(isElement);
   const part = (name: string) => html?.childNodes.filter(isElement).find(({ tagName }) => tagName === name);
   const head = part('head')?.childNodes.filter(isElement) ?? [];
-  title = (head.find(({ tagName }) => tagName === 'title')?.childNodes ?? [])
+  const title = (head.find(({ tagName }) => tagName === 'title')?.childNodes ?? [])
     .map((node) => (isText(node) ? node.value : ''))
     .join('')
     .trim();
   const body = part('body');
   if (!body) throw new XmlError('the page has no body', 0);
-  const setAside = head.filter(({ tagName }) => !/^(title|meta|base)$/.test(tagName));
+  const setAside = head.filter(({ tagName }) => !/^(title|meta)$/.test(tagName));
   const read = element(body, 0);
   // What stands in the head and would do something is named like anything else that is set aside.
   return {

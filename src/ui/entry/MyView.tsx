@@ -9,6 +9,7 @@ import type { AccessNeeds, ChosenView, NeedsLook } from '@/core/needs';
 import { own } from '@/core/own';
 import { PlayerProvider } from '../attempt/PlayerContext';
 import type { AttemptSession } from '../attempt/session/session';
+import { useHandler } from '../kit/useHandler';
 import { Words } from '../kit/Words';
 import { pageLookOf } from '../player/rail/tools';
 import { Sample } from '../player/sample/Sample';
@@ -17,10 +18,9 @@ import { SettingsList } from '../player/sample/SettingsList';
 import { Spoken } from '../player/Spoken';
 import { usePlayerValue } from '../player/usePlayerValue';
 import { TOOLS } from '../tools';
-import { SoundCheck } from '../tools/read-aloud/SoundCheck';
 import styles from './entry.module.css';
 import { Page } from './Page';
-import { post } from './post';
+import { post, type Answer } from './post';
 import { SetForYou } from './SetForYou';
 
 interface Props {
@@ -41,28 +41,33 @@ export function MyView(props: Props) {
   );
 }
 
+/** The sample has no files. */
+const asIs = (path: string) => path;
+
 function Setting({ name, needs, set, sample }: Props) {
   const t = useTranslations('myView');
   const [session] = useState(() => sampleSession(sample, needs, name));
   useEffect(() => () => session.close(), [session]);
-  const { value, speech } = usePlayerValue(session, (path) => path);
-  const { keeping, reset } = useChosen(session, needs, set);
+  const { value, speech } = usePlayerValue(session, asIs);
+  const refusals = useTranslations('refusals');
+  const { keeping, problem, reset } = useChosen(session, needs, set);
   return (
     <Page name={name} needs={value.look} wide>
       <PlayerProvider value={value}>
         <h1>{t('title')}</h1>
         <p>{t('text')}</p>
         <SetForYou needs={set} label={t('setForYou')} />
-        {keeping === 'failed' && (
-          <Alert type="warning" showIcon title={t('notKept')} className={styles.alert} />
+        {problem !== null && (
+          <Alert
+            type="warning"
+            showIcon
+            title={problem === 'network' ? t('notKept') : refusals(problem as 'network', { minutes: 1 })}
+            className={styles.alert}
+          />
         )}
         <div className={styles.myView}>
           <div className={styles.settings}>
             <SettingsList />
-            <section className={styles.sound} aria-labelledby="sound-check">
-              <h2 id="sound-check">{t('sound')}</h2>
-              <SoundCheck />
-            </section>
           </div>
           <section className={styles.tried} aria-labelledby="try">
             <h2 id="try">{t('try')}</h2>
@@ -108,45 +113,55 @@ function chosenIn(tools: AttemptState['tools'], needs: AccessNeeds, set: AccessN
 const REST_MS = 500;
 const AGAIN_MS = 4_000;
 
-/** Keeps what is chosen, by itself. */
+/** Keeps what is chosen, by itself; `problem`: why it could not be kept, a code of the server or `network`. */
 function useChosen(session: AttemptSession, needs: AccessNeeds, set: AccessNeeds) {
   const tools = useSyncExternalStore(
     session.subscribe,
     () => session.getState().tools,
     () => session.getState().tools,
   );
-  const [keeping, setKeeping] = useState<'as-set' | 'keeping' | 'kept' | 'failed'>(() => {
-    const { look, tools: before } = chosenIn({}, needs, set);
-    return Object.keys(look).length + Object.keys(before).length > 0 ? 'kept' : 'as-set';
-  });
   const chosen = useMemo(() => JSON.stringify(chosenIn(tools, needs, set)), [needs, set, tools]);
-  const done = useRef(chosen);
+  /** What the server has, or is about to go back to. */
+  const settled = useRef(chosen);
+  const [keeping, setKeeping] = useState<'as-set' | 'keeping' | 'kept' | 'failed'>(
+    chosen === NOTHING_CHOSEN ? 'as-set' : 'kept',
+  );
+  const [problem, setProblem] = useState<string | null>(null);
+  const settle = useHandler((answer: Answer<unknown>) => {
+    setProblem(answer.ok ? null : answer.code);
+    setKeeping(answer.ok ? 'kept' : 'failed');
+  });
   useEffect(() => {
-    if (chosen === done.current) return undefined;
+    if (chosen === settled.current) return undefined;
     let timer: ReturnType<typeof setTimeout>;
+    const send = (leaving: boolean) =>
+      post('/api/my-view', { view: JSON.parse(chosen) as ChosenView }, leaving);
     const keep = async () => {
+      if (chosen === settled.current) return;
       setKeeping('keeping');
-      const answer = await post('/api/my-view', { view: JSON.parse(chosen) as ChosenView });
-      if (!answer.ok) {
-        setKeeping('failed');
-        timer = setTimeout(() => void keep(), AGAIN_MS);
-        return;
-      }
-      done.current = chosen;
-      setKeeping('kept');
+      const answer = await send(false);
+      settle(answer);
+      if (answer.ok) settled.current = chosen;
+      else timer = setTimeout(() => void keep(), AGAIN_MS);
     };
     timer = setTimeout(() => void keep(), REST_MS);
     // Whoever goes on at once has it kept too.
-    const leaving = () => void post('/api/my-view', { view: JSON.parse(chosen) as ChosenView }, true);
+    const leaving = () => {
+      if (chosen !== settled.current) void send(true);
+    };
     window.addEventListener('pagehide', leaving);
     return () => {
       clearTimeout(timer);
       window.removeEventListener('pagehide', leaving);
     };
-  }, [chosen]);
-  const reset = () =>
+  }, [chosen, settle]);
+  const reset = () => {
+    // Nothing of what was chosen is sent after this, not even by the page that goes.
+    settled.current = chosen;
     void post('/api/my-view', { view: null }).then((answer) =>
-      answer.ok ? window.location.reload() : setKeeping('failed'),
+      answer.ok ? window.location.reload() : settle(answer),
     );
-  return { keeping, reset };
+  };
+  return { keeping, problem, reset };
 }
+const NOTHING_CHOSEN = JSON.stringify({ look: {}, tools: {} });

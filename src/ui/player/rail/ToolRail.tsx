@@ -139,8 +139,9 @@ function useTaken(others: readonly ToolHere[], open: string | null): readonly st
   const windows = useWindows();
   const [taken, setTaken] = useState<readonly string[]>([]);
   const inUse = others
-    .filter(({ tool: { id, button, state } }) =>
-      button === 'switch' ? isOn(readKept(kept, id, state, needs)) : open === id || windows.open.includes(id),
+    .filter(
+      ({ tool: { id, state } }) =>
+        isOn(readKept(kept, id, state, needs)) || open === id || windows.open.includes(id),
     )
     .map(({ tool }) => tool.id);
   const more = inUse.filter((id) => !taken.includes(id));

@@ -2,6 +2,7 @@
 
 import { useTranslations } from 'use-intl';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
+import { SoundCheck } from '../../tools/read-aloud/SoundCheck';
 import type { ToolDefinition, WindowContentProps } from '../../tools/types';
 import { isOn, useToolsHere } from '../rail/tools';
 import styles from './settings.module.css';
@@ -38,6 +39,10 @@ export function SettingsList() {
         ))}
       </section>
       {withPanel.filter((one) => !isLook(one)).map(panel)}
+      <section className={styles.setting} aria-labelledby="sound-check">
+        <h2 id="sound-check">{my('sound')}</h2>
+        <SoundCheck />
+      </section>
     </>
   );
 }

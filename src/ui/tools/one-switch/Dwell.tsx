@@ -15,6 +15,8 @@ export function Dwell({ seconds }: { readonly seconds: number }) {
   useEffect(() => {
     let from = { x: -100, y: -100 };
     let timer: ReturnType<typeof setTimeout> | undefined;
+    /** What was pressed and has not been left since. */
+    let pressedAt: Element | null = null;
     const show = (on: boolean) => {
       const ring = ref.current;
       if (!ring) return;
@@ -26,12 +28,15 @@ export function Dwell({ seconds }: { readonly seconds: number }) {
       from = { x, y };
       clearTimeout(timer);
       const target = document.elementFromPoint(x, y)?.closest<HTMLElement>(PRESSED);
-      show(target != null);
-      if (!target) return;
+      if (target !== pressedAt) pressedAt = null;
+      const presses = target != null && target !== pressedAt;
+      show(presses);
+      if (!presses) return;
       timer = setTimeout(() => {
         show(false);
         const under = document.elementFromPoint(x, y)?.closest<HTMLElement>(PRESSED);
         if (under !== target) return;
+        pressedAt = target;
         under.focus();
         under.click();
       }, seconds * 1_000);

@@ -88,8 +88,7 @@ function Scanner() {
     const inside = thing.press();
     if (inside === 'write') return setWriting(document.activeElement as HTMLElement);
     if (inside) return setScan(entered(scan, withBack(inside, thing.around)));
-    // A part of a control (a slider’s step) may be wanted again at once.
-    if (scan.length > 3) return undefined;
+    if (thing.stays) return undefined;
     setTimeout(() => renew(scan), SETTLES_MS);
     return undefined;
   });

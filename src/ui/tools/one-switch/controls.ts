@@ -7,6 +7,8 @@ export interface Lit {
   readonly around: readonly Element[];
   /** What is in it; null where it did what it does; `write` where letters are wanted. */
   readonly press: () => readonly Lit[] | 'write' | null;
+  /** It may be wanted again at once: a step of a slider. */
+  readonly stays?: boolean;
 }
 
 export interface Words {
@@ -76,9 +78,10 @@ const isWritten = (element: Element): boolean =>
 function controlOf(element: HTMLElement, words: Words): Lit {
   const label = labelOf(element);
   const around = [seenAs(element)];
-  const part = (name: string, run: () => void): Lit => ({
+  const part = (name: string, run: () => void, stays = false): Lit => ({
     label: name,
     around,
+    stays,
     press: () => {
       run();
       return null;
@@ -98,8 +101,8 @@ function controlOf(element: HTMLElement, words: Words): Lit {
         };
         const upright = element.getAttribute('aria-orientation') === 'vertical';
         return [
-          part(words.less, () => (upright ? press(element, 'ArrowUp') : turn(-1))),
-          part(words.more, () => (upright ? press(element, 'ArrowDown') : turn(1))),
+          part(words.less, () => (upright ? press(element, 'ArrowUp') : turn(-1)), true),
+          part(words.more, () => (upright ? press(element, 'ArrowDown') : turn(1)), true),
         ];
       },
     };

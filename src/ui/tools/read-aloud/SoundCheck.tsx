@@ -34,7 +34,9 @@ export function SoundCheck() {
     setStep('starting');
     try {
       const found = await findVoice();
-      const sentences = scriptOf([{ text: t('sentence'), start: 0, language: 'en', block: 1 }]);
+      const sentences = scriptOf([
+        { text: t('sentence'), start: 0, language: document.documentElement.lang, block: 1 },
+      ]);
       if (mine !== turn.current) return;
       speaking.current = found;
       setVoice(found);

@@ -3,7 +3,7 @@
 import { ChevronDown, ChevronUp, Minus, Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { ReferenceSheet } from '@/core/item/materials';
+import { sheetName, type ReferenceSheet } from '@/core/item/materials';
 import { own } from '@/core/own';
 import { MOST_FOUND } from '@/core/tools/reference';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
@@ -68,7 +68,8 @@ function Sheet({
   const [version, setVersion] = useState(sheet.kind === 'page' ? 1 : 0);
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
   const found = useFound(rootRef, sought, version);
-  const textId = `stimulus:${sheet.path}`;
+  const name = sheetName(sheet);
+  const textId = `stimulus:${name}`;
   const step = (by: 1 | -1) => {
     const sizes = by === 1 ? SIZES : [...SIZES].reverse();
     const next = sizes.find((one) => (by === 1 ? one > state.size : one < state.size));
@@ -181,7 +182,7 @@ function Sheet({
         >
           <Boundary fallback={<p role="alert">{t('failed')}</p>}>
             {sheet.kind === 'page' ? (
-              <ContentView content={own(test.stimuli, sheet.path)?.body ?? []} slots={{ assetUrl }} />
+              <ContentView content={own(test.stimuli, name)?.body ?? []} slots={{ assetUrl }} />
             ) : (
               <PdfSheet
                 address={assetUrl(sheet.path)}
