@@ -2,7 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import english from '@messages/en.json';
 import { INTERACTIONS } from '@/core/interactions';
-import { defaultLetters } from './player/keys';
+import { SHOWN_BY } from '@/core/item/materials';
+import { defaultLetters, KEYS, lettersOf, withLetter } from './player/keys';
 import { TOOLS } from './tools';
 
 function sources(folder: string): string[] {
@@ -97,6 +98,17 @@ test('letters of keys are told apart, and a tool put in between changes no other
   expect([...before.values()]).not.toContain(after.get('hello'));
 });
 
+test('a letter in use is exchanged; what is no letter, or the browser’s own, changes nothing', () => {
+  const settings = { on: true, letters: {} };
+  const before = lettersOf(settings);
+  const [lens = '', next = ''] = [before.get('lens'), before.get('next')];
+  const after = lettersOf(withLetter(settings, 'next', lens.toLowerCase()));
+  expect([after.get('next'), after.get('lens')]).toEqual([lens, next]);
+  expect(new Set(after.values()).size).toBe(after.size);
+  for (const text of ['', '1', 'é', 'd', 'ab']) expect(withLetter(settings, 'next', text)).toBe(settings);
+  expect(KEYS.schema.safeParse(withLetter(settings, 'next', lens)).success).toBe(true);
+});
+
 /** The spelling of other countries, by its stems. The interface and the demo are in one English, that of the United States. */
 const ELSEWHERE =
   /\b\w*(colour|harbour|neighbour|favour|grey|centre|metre|litre|maths|catalogue|programme|cancell|labell|travell|organis|recognis|realis|practis|licenc|learnt|whilst)\w*/gi;
@@ -113,4 +125,11 @@ test('everything a person reads is in one English', () => {
     );
   const found = [...wordsOf(english), ...content].flatMap((text) => text.match(ELSEWHERE) ?? []);
   expect(found).toEqual([]);
+});
+
+test('what a tool shows of a question is taken out with it by the same name', () => {
+  const brought = TOOLS.flatMap(({ id, access }) =>
+    typeof access === 'object' ? [[access.brought, id]] : [],
+  );
+  expect(Object.fromEntries(brought)).toEqual(SHOWN_BY);
 });

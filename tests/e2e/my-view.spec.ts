@@ -54,6 +54,23 @@ test('my view: what a teacher set is on and says so; one press goes back to it',
   await expect(page.getByText('Everything is as it was set for you.')).toBeVisible();
 });
 
+test('my view: going back to what was set holds, also right after a change, and the page that goes does not undo it', async ({
+  page,
+  app,
+}) => {
+  await openMyView(page, app, 'saoirse');
+  await page.getByRole('radio', { name: 'Black on white' }).check();
+  await kept(page);
+  await page.getByRole('checkbox', { name: /^Eliminator/ }).check();
+  await page.getByRole('button', { name: 'Back to how it was set for me' }).click();
+  await expect(page.getByRole('radio', { name: 'Yellow on black' })).toBeChecked();
+  await expect(page.getByText('Everything is as it was set for you.')).toBeVisible();
+  await page.goto(`${app.url}/tests`);
+  await page.goto(`${app.url}/my-view`);
+  await expect(page.getByRole('radio', { name: 'Yellow on black' })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /^Eliminator/ })).not.toBeChecked();
+});
+
 test('my view: two colors of one’s own are on every page from the first paint on', async ({ page, app }) => {
   await openMyView(page, app, 'wren');
   await page.getByText('Your own two colors').click();

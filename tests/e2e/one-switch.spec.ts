@@ -132,6 +132,17 @@ test('one switch: two switches, one goes on and one chooses; the light is seen i
   expect(parseFloat(around)).toBeGreaterThanOrEqual(4);
 });
 
+test('one switch: on from before it is in the rail, where it is switched off', async ({ page, app }) => {
+  await startTest(page, app, 'wren');
+  await begin(page);
+  await saved(page);
+  await page.reload();
+  await expect(light(page)).toBeVisible();
+  await page.getByRole('button', { name: 'One switch', exact: true }).click();
+  await page.getByRole('button', { name: 'Switch the light off' }).click();
+  await expect(light(page)).toHaveCount(0);
+});
+
 test('a pointer that only rests presses once, where it rests, and a trembling hand rests too', async ({
   page,
   app,

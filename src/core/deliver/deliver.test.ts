@@ -191,3 +191,15 @@ test('cards of a passage and of a question with one id stay apart', () => {
   expect(wordsOf(inPassage)).toBe('away from the wind');
   expect(wordsOf(inQuestion)).toBe('dregs of wine');
 });
+
+test('what the test takes away is not sent: neither a sheet nor its file, and a ruler is none', () => {
+  const material =
+    '<qti-companion-materials-info><qti-rule><qti-rule-system-si/></qti-rule><qti-digital-material label="F" href="f.pdf"/></qti-companion-materials-info><qti-item-body><p>a</p></qti-item-body>';
+  const { item } = itemFrom(material);
+  expect(deliverItem(item, 'q', 'seed').materials).toMatchObject({
+    sheets: [{ path: 'f.pdf' }],
+    rulers: [{ unit: 'cm' }],
+  });
+  const less = deliverItem(item, 'q', 'seed', { toolsOff: ['reference', 'ruler'] }).materials;
+  expect(less).toEqual({ ...item.materials, sheets: [], rulers: [] });
+});

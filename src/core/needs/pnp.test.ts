@@ -92,10 +92,10 @@ test('a profile from elsewhere: what we do is on, what we do not is named by whe
   });
   expect(notOurs).toEqual([
     'text-appearance/font-size (24)',
-    'braille',
+    'braille/braille-grade (contracted)',
     'hazard-avoidance (flashing)',
     'activate-as-option-set/peer-interaction',
-    'prohibited-set',
+    'prohibited-set/dictionary',
   ]);
 });
 test('a value our settings cannot hold is named, never rounded', () => {
@@ -110,6 +110,29 @@ test('a value our settings cannot hold is named, never rounded', () => {
     'additional-testing-time/time-multiplier (1.7)',
     'magnification/all-content/zoom-amount (12)',
   ]);
+});
+test('attributes, and features of a set with something inside, are named too', () => {
+  const xml = ELSEWHERE.replace(
+    '<spoken/>',
+    '<spoken><reading-type>screen-reader</reading-type></spoken>',
+  ).replace('<line-reader/>', '<line-reader highlight="blue"/>');
+  const named = [
+    'activate-at-initialization-set/line-reader/@highlight (blue)',
+    'activate-at-initialization-set/spoken/reading-type (screen-reader)',
+  ];
+  expect(needsFromPnp(pnpFromXml(xml)).notOurs).toEqual(expect.arrayContaining(named));
+  const json = { activateAsOptionSet: ['spoken', { lineReader: { highlight: 'blue' } }, 7] };
+  expect(needsFromPnp(pnpFromJson(json))).toMatchObject({
+    needs: { toolsGiven: ['read-aloud', 'line-reader'] },
+    notOurs: ['activate-as-option-set/line-reader/highlight (blue)', 'activate-as-option-set/7'],
+  });
+});
+test('a feature called like something every object has is no feature of ours', () => {
+  const { needs, notOurs } = needsFromPnp(
+    pnpFromJson({ constructor: true, activateAsOptionSet: ['toString'] }),
+  );
+  expect(needs).toEqual(NO_NEEDS);
+  expect(notOurs).toEqual(['constructor', 'activate-as-option-set/to-string']);
 });
 test('what is no profile is refused', () => {
   expect(() => pnpFromXml('<html/>')).toThrow(PnpError);

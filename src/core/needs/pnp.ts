@@ -1,3 +1,4 @@
+import { own } from '../own';
 import { FACES, PLAIN_TEXT, type Face } from '../view/text';
 import { accessNeeds, NO_NEEDS, type AccessNeeds } from '.';
 
@@ -63,142 +64,106 @@ const TEXT = {
   'letter-spacing': 'letters',
   'word-spacing': 'words',
 } as const;
+/** Spacing the standard has no word for. */
+const SPACES = ['paragraphs', 'measure'] as const;
+/** The sets of a profile: what is on from the beginning, and what may be used. */
+const SETS: Readonly<Record<string, 'on' | 'may'>> = {
+  'activate-at-initialization-set': 'on',
+  'activate-as-option-set': 'may',
+};
 
 type Draft = { -readonly [Name in keyof AccessNeeds]?: AccessNeeds[Name] };
 
 /**
  * What a profile asks for, in our settings.
- * @returns `notOurs`: everything of it that this product does not do, by where it stands
+ * @returns `notOurs`: everything of it that this product does not do, by where it stands; nothing is rounded
  */
 export function needsFromPnp(profile: Part): {
   readonly needs: AccessNeeds;
   readonly notOurs: readonly string[];
 } {
-  const notOurs: string[] = [];
   const needs: Draft = {};
-  const tools = {
-    on: new Set<string>(),
-    given: new Set<string>(),
-    supports: new Set<string>(),
-    languages: new Set<string>(),
+  const tools = { toolsOn: new Set<string>(), toolsGiven: new Set<string>(), supports: new Set<string>() };
+  const languages = new Set<string>();
+  /** What was taken over; the rest is named. */
+  const used = new Set<Part>();
+  const at = (...path: readonly string[]) =>
+    path.reduce<Part | undefined>((one, name) => one?.parts.find((each) => each.name === name), profile);
+  /** Takes parts over together, if they are all there and our settings can hold what they say. */
+  const take = (parts: readonly (Part | undefined)[], change: (...texts: readonly string[]) => object) => {
+    const there = parts.filter((one) => one !== undefined);
+    if (there.length < parts.length) return;
+    const changed = { ...needs, ...change(...there.map(({ text }) => text)) };
+    const read = accessNeeds.safeParse(changed);
+    if (!read.success) return;
+    Object.assign(needs, changed);
+    for (const one of there) used.add(one);
   };
-  const refuse = (where: string, one: Part) =>
-    notOurs.push(one.text === '' ? where : `${where} (${one.text})`);
-  /** A value taken over if our settings can hold it. */
-  const take = (where: string, one: Part, change: Draft) => {
-    const read = accessNeeds.safeParse({ ...needs, ...change });
-    if (read.success) Object.assign(needs, change);
-    else refuse(where, one);
+  const text = (change: object) => ({ text: { ...PLAIN_TEXT, ...needs.text, ...change } });
+  const number = (written = '') => (written.trim() === '' ? NaN : Number(written));
+  const feature = (one: Part, on: boolean) => {
+    const tool = own(TOOLS, one.name);
+    if (tool !== undefined) tools.toolsGiven.add(tool);
+    if (tool !== undefined && on) tools.toolsOn.add(tool);
+    if (SUPPORTS.has(one.name)) tools.supports.add(one.name);
+    if (tool !== undefined || SUPPORTS.has(one.name)) used.add(one);
   };
-  const number = ({ text }: Part) => (text.trim() === '' ? NaN : Number(text));
-  const feature = (name: string, on: boolean, where: string, one: Part) => {
-    const tool = TOOLS[name];
-    if (tool !== undefined) {
-      tools.given.add(tool);
-      if (on) tools.on.add(tool);
-    }
-    if (SUPPORTS.has(name)) tools.supports.add(name);
-    if (tool === undefined && !SUPPORTS.has(name)) refuse(where, one);
+  const ids = (one: Part | undefined, into: Set<string>) => {
+    if (!one) return;
+    used.add(one);
+    for (const id of one.text.split(/\s+/).filter(Boolean)) into.add(id);
   };
-  for (const one of profile.parts) {
-    const inside = (name: string) => one.parts.find((each) => each.name === name);
-    const others = (...known: readonly string[]) => {
-      for (const each of one.parts) if (!known.includes(each.name)) refuse(`${one.name}/${each.name}`, each);
-    };
-    switch (one.name) {
-      case 'additional-testing-time': {
-        const factor = inside('time-multiplier');
-        if (factor) take(`${one.name}/time-multiplier`, factor, { timeMultiplier: number(factor) as 1 });
-        others('time-multiplier');
-        break;
-      }
-      case 'magnification': {
-        const all = inside('all-content');
-        const zoom = all?.parts.find(({ name }) => name === 'zoom-amount');
-        if (zoom) take(`${one.name}/all-content/zoom-amount`, zoom, { magnification: number(zoom) });
-        others('all-content');
-        break;
-      }
-      case 'text-appearance': {
-        const [ink, sheet, face] = ['font-color', 'background-color', 'font-face'].map(inside);
-        if (ink && sheet) take(one.name, one, { own: { ink: ink.text, sheet: sheet.text } });
-        else for (const each of [ink, sheet]) if (each) refuse(`${one.name}/${each.name}`, each);
-        const font = face?.parts.find(({ name }) => name === 'font-name');
-        const known = FACES.find((each) => FONTS[each] === font?.text);
-        if (known) needs.text = { ...PLAIN_TEXT, ...needs.text, face: known };
-        else if (face) refuse(`${one.name}/font-face`, font ?? face);
-        for (const [name, ours] of Object.entries(TEXT)) {
-          const value = inside(name);
-          if (value)
-            take(`${one.name}/${name}`, value, {
-              text: { ...PLAIN_TEXT, ...needs.text, [ours]: number(value) },
-            });
-        }
-        others('font-color', 'background-color', 'font-face', ...Object.keys(TEXT));
-        break;
-      }
-      case 'keyword-translation':
-        tools.supports.add(one.name);
-        for (const each of one.parts) if (each.name === 'language') tools.languages.add(each.text.trim());
-        others('language');
-        break;
-      case 'activate-at-initialization-set':
-      case 'activate-as-option-set':
-        for (const each of one.parts)
-          feature(each.name, one.name === 'activate-at-initialization-set', `${one.name}/${each.name}`, each);
-        break;
-      case `${PREFIX}scheme`:
-        take(one.name, one, { scheme: one.text as 'paper' });
-        break;
-      case `${PREFIX}tools-on`:
-        for (const id of one.text.split(/\s+/).filter(Boolean)) tools.on.add(id);
-        break;
-      case `${PREFIX}tools-given`:
-        for (const id of one.text.split(/\s+/).filter(Boolean)) tools.given.add(id);
-        break;
-      case `${PREFIX}inverted-pictures`:
-        needs.inverted = true;
-        break;
-      case `${PREFIX}text`:
-        for (const [name, ours] of [
-          ['paragraphs', 'paragraphs'],
-          ['measure', 'measure'],
-        ] as const) {
-          const value = inside(name);
-          if (value)
-            take(`${one.name}/${name}`, value, {
-              text: { ...PLAIN_TEXT, ...needs.text, [ours]: number(value) },
-            });
-        }
-        break;
-      default:
-        if (TOOLS[one.name] === undefined && !SUPPORTS.has(one.name)) refuse(one.name, one);
-        else {
-          // A preference without a set: it is wished for, and how it is to be is not ours to set.
-          feature(one.name, false, one.name, one);
-          others();
-        }
-    }
+
+  take([at('additional-testing-time', 'time-multiplier')], (factor) => ({ timeMultiplier: number(factor) }));
+  take([at('magnification', 'all-content', 'zoom-amount')], (zoom) => ({ magnification: number(zoom) }));
+  take([at('text-appearance', 'font-color'), at('text-appearance', 'background-color')], (ink, sheet) => ({
+    own: { ink, sheet },
+  }));
+  take([at('text-appearance', 'font-face', 'font-name')], (font) =>
+    text({ face: FACES.find((one) => FONTS[one] === font) ?? '' }),
+  );
+  for (const [name, ours] of Object.entries(TEXT))
+    take([at('text-appearance', name)], (value) => text({ [ours]: number(value) }));
+  for (const name of SPACES) take([at(`${PREFIX}text`, name)], (value) => text({ [name]: number(value) }));
+  take([at(`${PREFIX}scheme`)], (scheme) => ({ scheme }));
+  take([at(`${PREFIX}inverted-pictures`)], () => ({ inverted: true }));
+  ids(at(`${PREFIX}tools-on`), tools.toolsOn);
+  ids(at(`${PREFIX}tools-given`), tools.toolsGiven);
+  for (const set of profile.parts) {
+    const kind = own(SETS, set.name);
+    if (kind === undefined) continue;
+    used.add(set);
+    for (const one of set.parts) feature(one, kind === 'on');
   }
-  const lists = {
-    toolsOn: [...tools.on],
-    toolsGiven: [...tools.given],
-    supports: [...tools.supports],
-    languages: [...tools.languages],
+  // A preference without a set: it is wished for, and how it is to be is not ours to set.
+  for (const one of profile.parts) if (one.name !== 'magnification') feature(one, false);
+  for (const one of at('keyword-translation')?.parts ?? [])
+    if (one.name === 'language') {
+      used.add(one);
+      languages.add(one.text.trim());
+    }
+
+  const notOurs: string[] = [];
+  const name = (one: Part, where: string): void => {
+    if (one.parts.length === 0 && !used.has(one))
+      notOurs.push(one.text === '' ? where : `${where} (${one.text})`);
+    for (const each of one.parts) name(each, `${where}/${each.name}`);
   };
-  return { needs: { ...NO_NEEDS, ...needs, ...lists }, notOurs };
+  for (const one of profile.parts) name(one, one.name);
+  const lists = Object.fromEntries(Object.entries(tools).map(([list, all]) => [list, [...all]]));
+  return { needs: { ...NO_NEEDS, ...needs, ...lists, languages: [...languages] }, notOurs };
 }
 
 /** A student’s needs as a profile. What they chose themselves in My view is theirs, and not in it beyond how the page looks. */
 export function pnpFrom(needs: AccessNeeds): Part {
-  const { text, own } = needs;
+  const { text, own: colours } = needs;
   const parts: Part[] = [];
   if (needs.timeMultiplier !== 1)
     parts.push(part('additional-testing-time', part('time-multiplier', needs.timeMultiplier)));
   if (needs.magnification !== 1)
     parts.push(part('magnification', part('all-content', part('zoom-amount', needs.magnification))));
   const looks = [
-    ...(own ? [part('background-color', own.sheet), part('font-color', own.ink)] : []),
+    ...(colours ? [part('background-color', colours.sheet), part('font-color', colours.ink)] : []),
     ...(text.face === PLAIN_TEXT.face ? [] : [part('font-face', part('font-name', FONTS[text.face]))]),
     ...Object.entries(TEXT).flatMap(([name, ours]) =>
       text[ours] === PLAIN_TEXT[ours] ? [] : [part(name, text[ours])],

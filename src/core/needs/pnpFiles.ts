@@ -18,10 +18,14 @@ export function pnpFromXml(source: string): Part {
   const read = (element: XmlElement, within: boolean): Part => {
     const mine = element.namespace === OURS;
     const inside = elementsOf(element);
+    // Attributes say more than we read: they are parts too, so that they are named.
+    const attributes = Object.entries(element.attributes)
+      .filter(([name]) => !/^(xmlns|xsi)\b/.test(name))
+      .map(([name, value]) => part(`@${name}`, value));
     return {
       name: mine && !within ? `${PREFIX}${element.name}` : element.name,
       text: inside.length === 0 ? textOf(element).trim() : '',
-      parts: inside.map((one) => read(one, mine)),
+      parts: [...attributes, ...inside.map((one) => read(one, mine))],
     };
   };
   const root = parseXml(source);
@@ -54,15 +58,18 @@ const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.to
 
 /** From the standard’s JSON: names in camel case, features of a set as a list. @throws PnpError where it is no profile */
 export function pnpFromJson(json: unknown): Part {
+  const partsOf = (value: unknown): Part[] =>
+    typeof value === 'object' && value !== null
+      ? Object.entries(value).flatMap(([key, inside]) => read(kebab(key), inside))
+      : [part(String(value))];
   const read = (name: string, value: unknown): Part[] => {
     if (Array.isArray(value)) {
       const all: unknown[] = value;
       return name.endsWith('-set')
-        ? [part(name, ...all.filter((one) => typeof one === 'string').map((one) => part(kebab(one))))]
+        ? [part(name, ...all.flatMap((one) => (typeof one === 'string' ? [part(kebab(one))] : partsOf(one))))]
         : all.flatMap((one) => read(name, one));
     }
-    if (typeof value === 'object' && value !== null)
-      return [part(name, ...Object.entries(value).flatMap(([key, inside]) => read(kebab(key), inside)))];
+    if (typeof value === 'object' && value !== null) return [part(name, ...partsOf(value))];
     if (value === false || value === null || value === undefined) return [];
     if (typeof value === 'string' || typeof value === 'number') return [part(name, String(value))];
     return [part(name)];

@@ -1,4 +1,5 @@
 import { deliverTest } from '../deliver/deliver';
+import { readBeside } from '../item/materials';
 import { drawForm } from '../sitting/form';
 import { readPackage, resolvePath, UnreadablePackage } from './package';
 import { filesFrom, itemFrom, SCORE } from './testItem';
@@ -220,4 +221,19 @@ test('an HTML page beside a question is read like a passage, with what is set as
     'sheets/b.html element-set-aside',
     'sheets/b.html element-set-aside',
   ]);
+});
+test('a page and a passage of one name are two things', () => {
+  const xmlns = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
+  const { items, stimuli } = readPackage(
+    filesFrom({
+      'imsmanifest.xml': `<manifest identifier="m"><resources><resource identifier="i" type="imsqti_item_xmlv3p0" href="i.xml"/></resources></manifest>`,
+      'b.html': '<p>page',
+      'p.xml': `<qti-assessment-stimulus ${xmlns} identifier="b.html" title="P"><qti-stimulus-body><p>passage</p></qti-stimulus-body></qti-assessment-stimulus>`,
+      'i.xml': `<qti-assessment-item ${xmlns} identifier="i" title="I" adaptive="false" time-dependent="false"><qti-assessment-stimulus-ref identifier="b.html" href="p.xml"/><qti-companion-materials-info><qti-digital-material href="b.html"/></qti-companion-materials-info><qti-item-body><p>a</p></qti-item-body></qti-assessment-item>`,
+    }),
+  );
+  const item = items.get('i');
+  const [passage, page] = item ? readBeside(item) : [];
+  expect(JSON.stringify(stimuli.get(passage ?? ''))).toContain('passage');
+  expect(JSON.stringify(stimuli.get(page ?? ''))).toContain('page');
 });

@@ -22,7 +22,8 @@ export interface Room {
 /** The smallest a window is made, in rem: its title and two buttons stay whole. */
 export const LEAST = { width: 13, height: 8 } as const;
 
-const within = (value: number, least: number, most: number) =>
+/** A value held between two others; the lower one where there is no room between. */
+export const within = (value: number, least: number, most: number) =>
   Math.max(least, Math.min(Math.max(least, most), value));
 
 /** Where a frame lies on the screen: whole, always; smaller than it asks for where there is no room. */

@@ -9,14 +9,14 @@ interface Follow<Measured> {
   /** Elements inside whose own size matters too. */
   readonly sized?: string;
   /** Attributes inside whose change moves things; `children`: whether coming and going does too. */
-  readonly attributes: readonly string[];
+  readonly attributes?: readonly string[];
   readonly children?: boolean;
 }
 
 /** What is measured in a sheet, followed through layout, magnifying and figures shown large; the same object while nothing has moved. */
 export function useFollowed<Measured>(
   contentRef: RefObject<HTMLElement | null>,
-  { measure, isSame, sized, attributes, children = false }: Follow<Measured>,
+  { measure, isSame, sized, attributes = [], children = false }: Follow<Measured>,
 ): Measured | null {
   const [measured, setMeasured] = useState<Measured | null>(null);
   const look = useHandler((content: HTMLElement) => {
@@ -40,9 +40,10 @@ export function useFollowed<Measured>(
     changes.observe(content, {
       subtree: true,
       childList: children,
-      attributes: true,
-      attributeFilter: watched.split(' '),
+      ...(watched !== '' && { attributes: true, attributeFilter: watched.split(' ') }),
     });
+    // Letters of another face stand elsewhere.
+    void document.fonts.ready.then(update);
     return () => {
       cancelAnimationFrame(frame);
       sizes.disconnect();

@@ -1,4 +1,4 @@
-import type { Box, Room } from '../../view/frame';
+import { within, type Box, type Room } from '../../view/frame';
 
 /** How many times the lens enlarges what lies under it. */
 export const ENLARGES = [1.5, 2, 3, 4, 6, 8] as const;
@@ -16,11 +16,8 @@ export interface Point {
   readonly y: number;
 }
 
-const within = (value: number, least: number, most: number) =>
-  Math.max(least, Math.min(Math.max(least, most), value));
-
 /** A point held on the screen, CSS pixels. */
-export const onScreen = ({ x, y }: Point, room: Room): Point => ({
+export const onScreen = ({ x, y }: Point, room: Pick<Room, 'width' | 'height'>): Point => ({
   x: within(x, 0, room.width),
   y: within(y, 0, room.height),
 });

@@ -31,5 +31,5 @@ test('the lens is whole on the screen, and what is looked at is seen where it is
   );
 });
 test('a point that was left beyond the edge comes back with the screen', () => {
-  expect(onScreen({ x: 900, y: -5 }, { width: 800, height: 600, rem: 16 })).toEqual({ x: 800, y: 0 });
+  expect(onScreen({ x: 900, y: -5 }, { width: 800, height: 600 })).toEqual({ x: 800, y: 0 });
 });

@@ -6,11 +6,10 @@ import { own } from '@/core/own';
 import { usePlayer } from '../../attempt/PlayerContext';
 import content from '../../content/content.module.css';
 import { PassageText } from '../../content/PassageText';
-import { SHEET_LAYERS } from '../../tools';
 import type { SheetLayerProps } from '../../tools/types';
-import { useIsHere } from '../../tools/useIsHere';
 import { PageLayers } from '../PageLayers';
 import { ItemBody } from '../sheets/InteractionHost';
+import { TextLayers } from '../TextLayers';
 import styles from './sample.module.css';
 
 /** A passage and a question as they stand in a test, with every tool that is on; nothing of it is kept. */
@@ -45,15 +44,12 @@ interface PaperProps extends Pick<SheetLayerProps, 'textId'> {
 /** A sheet as high as what is on it. */
 function Paper({ sheet, textId, title, children }: PaperProps) {
   const contentRef = useRef<HTMLDivElement>(null);
-  const isHere = useIsHere();
   return (
     <section className={styles.paper} data-sheet={sheet} aria-label={title}>
       <h3>{title}</h3>
       <div ref={contentRef} className={`${styles.content} ${content.content}`} data-text-root={textId}>
         {children}
-        {SHEET_LAYERS.filter(({ tool }) => isHere(tool)).map(({ tool, Layer }) => (
-          <Layer key={tool.id} sheet={sheet} textId={textId} contentRef={contentRef} />
-        ))}
+        <TextLayers {...{ sheet, textId, contentRef }} />
       </div>
     </section>
   );

@@ -4,9 +4,8 @@ import { useRef, type ReactNode, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { Boundary } from '../../kit/Boundary';
 import { useFocusKept } from '../../kit/useFocusKept';
-import { SHEET_LAYERS } from '../../tools';
-import { useIsHere } from '../../tools/useIsHere';
 import { usePlayer } from '../../attempt/PlayerContext';
+import { TextLayers } from '../TextLayers';
 import { MoreBelow } from './MoreBelow';
 import content from '../../content/content.module.css';
 import styles from './sheets.module.css';
@@ -40,7 +39,6 @@ export function Sheet({
   const { layout } = usePlayer();
   const ownRef = useRef<HTMLDivElement>(null);
   useFocusKept(contentRef);
-  const isHere = useIsHere(/^item:(.*)$/.exec(textId)?.[1]);
   const narrow = layout === 'narrow';
   return (
     <section className={styles.sheet} aria-label={label} data-sheet={sheet} data-narrow={narrow || undefined}>
@@ -57,9 +55,7 @@ export function Sheet({
             <Boundary key={textId} fallback={<p role="alert">{t('cannotShow')}</p>}>
               {children}
             </Boundary>
-            {SHEET_LAYERS.filter(({ tool }) => isHere(tool)).map(({ tool, Layer }) => (
-              <Layer key={tool.id} sheet={sheet} textId={textId} contentRef={contentRef} />
-            ))}
+            <TextLayers {...{ sheet, textId, contentRef }} itemRef={/^item:(.*)$/.exec(textId)?.[1]} />
           </div>
         </div>
         <MoreBelow scrollerRef={scrollerRef} contentRef={contentRef} units={units} textId={textId} />

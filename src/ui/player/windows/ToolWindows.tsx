@@ -7,13 +7,14 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import { own } from '@/core/own';
 import { boxOf, moved, resized, type Frame, type Room } from '@/core/view/frame';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
+import { arrowOf } from '../../kit/arrows';
 import { Press } from '../../kit/Button';
 import { useDrag } from '../../kit/useDrag';
 import { useFocusBack } from '../../kit/useFocusBack';
-import { SHEET_LAYERS } from '../../tools';
 import type { ToolDefinition, ToolWindow, WindowContentProps } from '../../tools/types';
 import { readKept } from '../../attempt/kept';
 import { isOn, useToolsHere } from '../rail/tools';
+import { TextLayers } from '../TextLayers';
 import styles from './windows.module.css';
 import { usePointerOwner } from '../../tools/pointer';
 import { useWindows } from '../../tools/useWindows';
@@ -68,13 +69,6 @@ function firstFrame(size: Pick<Frame, 'width' | 'height'>, above: number, room: 
 
 /** A step of the arrow keys, in rem; with Shift a larger one. */
 const STEP = { small: 1, large: 5 } as const;
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
 /** The frame that all windows share: moved and resized by hand and by arrow keys, whole on the screen, closed by Escape. */
 function Window({ tool, content: { Content, size }, above, item }: WindowProps) {
   const t = useTranslations('tools');
@@ -110,11 +104,8 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
       cancel: () => setGoing(null),
     };
     const onKeyDown = (event: KeyboardEvent) => {
-      const step = STEPS[event.key];
-      if (!step || !room) return;
-      event.preventDefault();
-      const by = (event.shiftKey ? STEP.large : STEP.small) * room.rem;
-      windows.place(tool.id, how(frame, room, step[0] * by, step[1] * by));
+      const by = room && arrowOf(event, STEP);
+      if (by) windows.place(tool.id, how(frame, room, by[0] * room.rem, by[1] * room.rem));
     };
     return { dragged, onKeyDown };
   };
@@ -170,7 +161,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
         </Press>
       </header>
       <div className={styles.body}>
-        <Content itemRef={item.ref} TextLayers={TextLayers} />
+        <Content itemRef={item.ref} TextLayers={WindowLayers} />
       </div>
       {!narrow && (
         <footer className={styles.foot}>
@@ -190,15 +181,9 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
 }
 
 /** What tools lay over a text that a window shows. */
-const TextLayers: WindowContentProps['TextLayers'] = ({ textId, contentRef }) => {
-  const tools = useToolsHere();
-  return SHEET_LAYERS.filter(
-    ({ tool, inWindows }) =>
-      inWindows && tools.some((here) => here.tool === tool && here.standing === 'here'),
-  ).map(({ tool, Layer }) => (
-    <Layer key={tool.id} sheet="reference" textId={textId} contentRef={contentRef} />
-  ));
-};
+const WindowLayers: WindowContentProps['TextLayers'] = (text) => (
+  <TextLayers sheet="reference" {...text} has={({ inWindows }) => inWindows === true} />
+);
 
 /** The screen below a window, followed through resizing and magnifying. */
 function useRoom(ref: RefObject<HTMLElement | null>): Room | null {

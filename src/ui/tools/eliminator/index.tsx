@@ -6,6 +6,7 @@ import { Strikethrough, Undo2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { useAttempt, useKept, usePlayer } from '../../attempt/PlayerContext';
 import { switchState } from '../switchState';
+import shared from '../tools.module.css';
 import { defineTool, type ChoiceMarkProps } from '../types';
 import styles from './eliminator.module.css';
 import { Press } from '../../kit/Button';
@@ -27,7 +28,7 @@ function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProp
   if (chosen) return <span className={styles.space} aria-hidden="true" />;
   return (
     <Press
-      className={styles.mark}
+      className={`${shared.choiceMark} ${styles.mark}`}
       data-struck={struck || undefined}
       aria-label={struck ? t('bringBack', { label }) : t('strike', { label })}
       title={struck ? t('bringBackShort') : t('strikeShort')}

@@ -1,20 +1,13 @@
 'use client';
 
 import { useEffect, useLayoutEffect, useRef } from 'react';
-import { LENS_SIZES, lensAt, onScreen, type Point } from '@/core/tools/lens';
-import type { Room } from '@/core/view/frame';
+import { LENS_SIZES, lensAt, type Point } from '@/core/tools/lens';
 import { useKept } from '../../attempt/PlayerContext';
 import { useWindows } from '../useWindows';
 import styles from './lens.module.css';
 import { Mirror } from './mirror';
-import { lookedAt } from './point';
+import { lookedAt, lookingAt, roomNow } from './point';
 import { LENS } from './state';
-
-const roomNow = (): Room => ({
-  width: window.innerWidth,
-  height: window.innerHeight,
-  rem: parseFloat(getComputedStyle(document.documentElement).fontSize),
-});
 
 /** The lens lies over the page while its window is open; every press goes through it. */
 export function LensLayer() {
@@ -42,9 +35,8 @@ function Lens() {
     const place = () => {
       const [lens, page] = [lensRef.current, pageRef.current];
       const room = roomNow();
-      const { x, y } = onScreen(lookedAt.get() ?? { x: room.width / 2, y: room.height / 2 }, room);
       const of = LENS_SIZES[size] ?? LENS_SIZES[1];
-      const { box, shift } = lensAt({ x, y }, of, times, room);
+      const { box, shift } = lensAt(lookingAt(room), of, times, room);
       if (!lens || !page) return;
       lens.style.transform = `translate(${box.left}px, ${box.top}px)`;
       lens.style.width = `${box.width}px`;

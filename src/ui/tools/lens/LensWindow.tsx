@@ -3,28 +3,20 @@
 import { Minus, Move, Plus } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
-import { ENLARGES, LENS_SIZES, onScreen } from '@/core/tools/lens';
+import { ENLARGES, LENS_SIZES, onScreen, type Point } from '@/core/tools/lens';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
+import { arrowOf } from '../../kit/arrows';
 import { Button } from '../../kit/Button';
 import { useDrag } from '../../kit/useDrag';
 import styles from './lens.module.css';
-import { lookedAt } from './point';
+import { lookedAt, lookingAt, roomNow } from './point';
 import { LENS } from './state';
 
 /** A step of the arrow keys, in rem; with Shift a larger one. */
 const STEP = { small: 1, large: 5 } as const;
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
-const move = (dx: number, dy: number): void => {
-  const room = { width: window.innerWidth, height: window.innerHeight, rem: 16 };
-  const { x, y } = lookedAt.get() ?? { x: room.width / 2, y: room.height / 2 };
-  lookedAt.set(onScreen({ x: x + dx, y: y + dy }, room));
-};
+/** Moves what the lens looks at, CSS pixels. */
+const look = (from: Point, dx: number, dy: number): void =>
+  lookedAt.set(onScreen({ x: from.x + dx, y: from.y + dy }, roomNow()));
 
 /** How strong and how large the lens is, and whether it goes with the pointer. */
 export function LensWindow() {
@@ -39,21 +31,14 @@ export function LensWindow() {
     announce(t('now', { times: next }));
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const step = STEPS[event.key];
-    if (!step) return;
-    event.preventDefault();
-    const rem = parseFloat(getComputedStyle(document.documentElement).fontSize);
-    const by = (event.shiftKey ? STEP.large : STEP.small) * rem;
-    move(step[0] * by, step[1] * by);
+    const by = arrowOf(event, STEP);
+    const room = roomNow();
+    if (by) look(lookingAt(room), by[0] * room.rem, by[1] * room.rem);
   };
   const drag = useDrag({
     enabled: true,
-    begin: ({ clientX, clientY }) => ({ x: clientX, y: clientY, at: lookedAt.get() }),
-    move: ({ clientX, clientY }, from) => {
-      const at = from.at ?? { x: window.innerWidth / 2, y: window.innerHeight / 2 };
-      const room = { width: window.innerWidth, height: window.innerHeight, rem: 16 };
-      lookedAt.set(onScreen({ x: at.x + clientX - from.x, y: at.y + clientY - from.y }, room));
-    },
+    begin: ({ clientX, clientY }) => ({ x: clientX, y: clientY, at: lookingAt(roomNow()) }),
+    move: ({ clientX, clientY }, from) => look(from.at, clientX - from.x, clientY - from.y),
   });
   return (
     <div className={styles.panel}>

@@ -15,6 +15,7 @@ export class Mirror {
   private readonly sheet = new CSSStyleSheet();
   private styled = -1;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private frame = 0;
   private last = 0;
   private lit = '';
   private stopAll: (() => void) | null = null;
@@ -42,9 +43,9 @@ export class Mirror {
     for (const one of events) document.addEventListener(one, later, true);
     document.addEventListener('scroll', scrolled, { capture: true, passive: true });
     window.addEventListener('resize', later);
-    // Marks and what is drawn on a canvas change without the page's elements changing.
+    // Marks change without the page's elements changing.
     const looking = setInterval(() => {
-      if (litNow() !== this.lit || this.page.querySelector('canvas')) later();
+      if (litNow() !== this.lit) later();
     }, LOOK_MS);
     this.stopAll = () => {
       changes.disconnect();
@@ -53,6 +54,7 @@ export class Mirror {
       window.removeEventListener('resize', later);
       clearInterval(looking);
       clearTimeout(this.timer);
+      cancelAnimationFrame(this.frame);
     };
   }
 
@@ -65,7 +67,9 @@ export class Mirror {
   private drawSoon(): void {
     if (this.timer !== undefined) return;
     const wait = Math.max(0, APART_MS - (performance.now() - this.last));
-    this.timer = setTimeout(() => requestAnimationFrame(() => this.draw()), wait);
+    this.timer = setTimeout(() => {
+      this.frame = requestAnimationFrame(() => this.draw());
+    }, wait);
   }
 
   private draw(): void {

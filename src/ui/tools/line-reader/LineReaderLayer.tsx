@@ -42,7 +42,7 @@ interface ReaderProps extends SheetLayerProps {
 
 function Reader({ sheet, textId, contentRef, state, keep, alone }: ReaderProps) {
   const t = useTranslations('tools.line-reader');
-  const { lines, height, bar } = useTextLines(contentRef, true);
+  const { lines, height, bar } = useTextLines(contentRef);
   /** The window's place: a line as long as the lines are these, else the letter it began with. */
   const [place, setPlace] = useState<Place>({ lines: [], line: 0, letter: own(state.letters, textId) ?? 0 });
   const { count, shade, tint } = state;

@@ -1,8 +1,9 @@
 'use client';
 
-import { useEffect, useState, type RefObject } from 'react';
+import type { RefObject } from 'react';
 import { linesOf, type Box, type TextLine } from '@/core/view/lines';
 import { textNodesOf } from '../domText';
+import { useFollowed } from '../useFollowed';
 
 /** Things that stand in a line or are one: pictures, maths, answer places. */
 const SOLID =
@@ -82,30 +83,5 @@ const measured = (root: HTMLElement): Measured => ({
 const isSame = (a: Measured, b: Measured): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** The real lines of a sheet, measured again whenever it is laid out anew; the same object while nothing has moved. */
-export function useTextLines(contentRef: RefObject<HTMLElement | null>, active: boolean): Measured {
-  const [lines, setLines] = useState(NOTHING);
-  useEffect(() => {
-    const root = contentRef.current;
-    if (!root || !active) return undefined;
-    let frame = 0;
-    const update = () => {
-      cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() => {
-        const now = measured(root);
-        setLines((before) => (isSame(before, now) ? before : now));
-      });
-    };
-    update();
-    const sizes = new ResizeObserver(update);
-    sizes.observe(root);
-    const changes = new MutationObserver(update);
-    changes.observe(root, { childList: true, subtree: true });
-    void document.fonts.ready.then(update);
-    return () => {
-      cancelAnimationFrame(frame);
-      sizes.disconnect();
-      changes.disconnect();
-    };
-  }, [contentRef, active]);
-  return lines;
-}
+export const useTextLines = (contentRef: RefObject<HTMLElement | null>): Measured =>
+  useFollowed(contentRef, { measure: measured, isSame, children: true }) ?? NOTHING;

@@ -6,6 +6,7 @@ import { createPortal } from 'react-dom';
 import { useTranslations } from 'use-intl';
 import { angleOf, angleTo, laidIn, type Laid } from '@/core/tools/measuring';
 import { usePlayer } from '../../attempt/PlayerContext';
+import { arrowOf } from '../../kit/arrows';
 import { Press } from '../../kit/Button';
 import { useDrag } from '../../kit/useDrag';
 import { useWindows } from '../useWindows';
@@ -29,12 +30,6 @@ interface Props {
   readonly children: ReactNode;
 }
 
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 /** Degrees a key turns by; with Shift. */
 const TURN = { small: 1, large: 15 } as const;
 /** Steps a key moves by with Shift. */
@@ -92,19 +87,14 @@ export function Instrument({ id, measured, laid, onLay, step, turnAt, moveAt, se
     cancel: () => setGoing(null),
   });
   const onMoveKey = (event: KeyboardEvent) => {
-    const by = STEPS[event.key];
-    if (!by) return;
-    event.preventDefault();
-    const far = step * (event.shiftKey ? LARGE_STEP : 1);
-    onLay(keep({ ...now, x: now.x + by[0] * far, y: now.y + by[1] * far }));
+    const by = arrowOf(event, { small: step, large: step * LARGE_STEP });
+    if (by) onLay(keep({ ...now, x: now.x + by[0], y: now.y + by[1] }));
   };
   const onTurnKey = (event: KeyboardEvent) => {
-    const by = STEPS[event.key];
+    const by = arrowOf(event, TURN);
     if (!by) return;
-    event.preventDefault();
     // Right and down turn clockwise, as the hands of a clock do.
-    const sign = by[0] + by[1] > 0 ? -1 : 1;
-    const angle = angleOf(now.angle + sign * (event.shiftKey ? TURN.large : TURN.small));
+    const angle = angleOf(now.angle - by[0] - by[1]);
     onLay(keep({ ...now, angle }));
     announce(t('turned', { angle }));
   };

@@ -3,6 +3,7 @@
 import { useTranslations } from 'use-intl';
 import { useKept } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
+import shared from '../tools.module.css';
 import styles from './oneSwitch.module.css';
 import { ONE_SWITCH, RESTS, SECONDS } from './state';
 
@@ -16,7 +17,7 @@ export function OneSwitchPanel() {
       <Button aria-pressed={on} onClick={() => keep({ on: !on })}>
         {t(on ? 'switchOff' : 'switchOn')}
       </Button>
-      <label className={styles.setting}>
+      <label className={shared.setting}>
         {t('switches')}
         <select
           value={switches}
@@ -26,7 +27,7 @@ export function OneSwitchPanel() {
           <option value="two">{t('two')}</option>
         </select>
       </label>
-      <label className={styles.setting}>
+      <label className={shared.setting}>
         {t('speed')}
         <select
           value={String(seconds)}
@@ -44,7 +45,7 @@ export function OneSwitchPanel() {
         <input type="checkbox" checked={spoken} onChange={({ target }) => keep({ spoken: target.checked })} />
         {t('spoken')}
       </label>
-      <label className={styles.setting}>
+      <label className={shared.setting}>
         {t('rests')}
         <select
           value={String(rests ?? '')}

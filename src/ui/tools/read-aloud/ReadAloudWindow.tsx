@@ -7,6 +7,7 @@ import type { Sentence } from '@/core/tools/speech';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
 import { stretchOf } from '../domText';
+import shared from '../tools.module.css';
 import type { QuestionProps } from '../types';
 import { placeOf, whereRead } from '../whereRead';
 import { reader } from './reader';
@@ -116,7 +117,7 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
           <Square size="1.1em" aria-hidden="true" />
         </Button>
       </div>
-      <label className={styles.setting}>
+      <label className={shared.setting}>
         {t('rate')}
         <select value={String(manner.rate)} onChange={(event) => keep({ rate: Number(event.target.value) })}>
           {RATES.map((rate) => (
@@ -126,10 +127,11 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
           ))}
         </select>
       </label>
-      <label className={styles.setting}>
+      <label className={shared.setting}>
         {t('volume')}
         <input
           type="range"
+          className={styles.loudness}
           min={0}
           max={1}
           step={0.1}

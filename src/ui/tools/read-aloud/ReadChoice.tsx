@@ -4,10 +4,10 @@ import { Volume2 } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { Press } from '../../kit/Button';
 import { stretchOf } from '../domText';
+import shared from '../tools.module.css';
 import type { ChoiceMarkProps } from '../types';
 import { useWindows } from '../useWindows';
 import { reader } from './reader';
-import styles from './readAloud.module.css';
 import { useScript } from './useScript';
 
 /** Reads one choice alone; there while the window of read aloud is open. */
@@ -18,7 +18,7 @@ export function ReadChoice({ label }: ChoiceMarkProps) {
   if (!windows.open.includes('read-aloud')) return null;
   return (
     <Press
-      className={styles.choice}
+      className={shared.choiceMark}
       aria-label={t('choice', { label })}
       title={t('choiceShort')}
       onClick={({ currentTarget }) => {
