@@ -22,10 +22,14 @@ async function freePort(): Promise<number> {
 /** A server of this test's own, with its own copy of the demo database. */
 export class App {
   private process: ChildProcess | null = null;
+  /** The people of the demo as they are before any test. */
+  readonly people: readonly { id: number; needs: string; chosen_view: string | null }[];
   constructor(
     readonly port: number,
     readonly folder: string,
-  ) {}
+  ) {
+    this.people = this.query('SELECT id, needs, chosen_view FROM users');
+  }
 
   get url(): string {
     return `http://localhost:${this.port}`;
@@ -122,8 +126,9 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
   ],
   app: async ({ workerApp }, use) => {
     for (const table of OF_ATTEMPTS) workerApp.change(`DELETE FROM ${table}`);
-    // A test may set what its student needs; the next one finds wren as she is.
-    workerApp.change("UPDATE users SET needs = '{}' WHERE sign_in_name = 'wren'");
+    // What a test set for its student, or its student chose, is not there for the next.
+    for (const { id, needs, chosen_view } of workerApp.people)
+      workerApp.change('UPDATE users SET needs = ?, chosen_view = ? WHERE id = ?', needs, chosen_view, id);
     await use(workerApp);
   },
   ownApp: async ({}, use) => {

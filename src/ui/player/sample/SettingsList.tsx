@@ -28,7 +28,7 @@ export function SettingsList() {
       <Content itemRef={ref} TextLayers={NoLayers} />
     </section>
   );
-  const isLook = ({ tool }: (typeof withPanel)[number]) => tool.group === 'looking';
+  const isLook = ({ tool }: (typeof withPanel)[number]) => !!tool.pageLook;
   return (
     <>
       {withPanel.filter(isLook).map(panel)}

@@ -77,10 +77,13 @@ function Lens() {
         y: top + Math.min(height, window.innerHeight) / 2,
       });
     };
-    document.addEventListener('pointermove', pointed, { passive: true });
+    // A finger that only taps does not move.
+    for (const event of ['pointermove', 'pointerdown'] as const)
+      document.addEventListener(event, pointed, { passive: true });
     document.addEventListener('focusin', focused);
     return () => {
-      document.removeEventListener('pointermove', pointed);
+      for (const event of ['pointermove', 'pointerdown'] as const)
+        document.removeEventListener(event, pointed);
       document.removeEventListener('focusin', focused);
     };
   }, [follows]);

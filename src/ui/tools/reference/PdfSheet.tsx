@@ -162,9 +162,9 @@ function plainColor(color: string): string {
   return String(context.fillStyle);
 }
 
-/** A page in the pixels of this screen, but never more of them than a canvas can hold. */
+/** A page in at least twice the pixels of the page, so that it is sharp under a lens too, but never more than a canvas can hold. */
 function viewportFor(page: PDFPageProxy, scale: number): PageViewport {
-  const wished = page.getViewport({ scale: scale * (window.devicePixelRatio || 1) });
+  const wished = page.getViewport({ scale: scale * Math.max(2, window.devicePixelRatio) });
   const most = Math.sqrt(MOST_PIXELS / (wished.width * wished.height));
   return most < 1 ? page.getViewport({ scale: wished.scale * most }) : wished;
 }
