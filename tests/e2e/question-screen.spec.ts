@@ -51,7 +51,9 @@ test('the sign of what is below lies on nothing, and gives the focus on when the
   const scrolled = () => text.evaluate(({ scrollTop }) => scrollTop);
   // The sign goes a moment after the end is reached; it is the end that ends the pressing.
   const isAtEnd = () =>
-    text.evaluate(({ scrollTop, clientHeight, scrollHeight }) => scrollTop + clientHeight >= scrollHeight - 1);
+    text.evaluate(
+      ({ scrollTop, clientHeight, scrollHeight }) => scrollTop + clientHeight >= scrollHeight - 1,
+    );
   for (let i = 0; i < 12 && !(await isAtEnd()); i += 1) {
     const before = await scrolled();
     await page.keyboard.press('Enter');
