@@ -1,5 +1,6 @@
 import type { BrowserEvent } from '../wire/events';
 import type { Form } from '../sitting/form';
+import type { Stage } from '../sitting/stage';
 
 /**
  * Everything that can happen in an attempt. Events are the truth: the state is what the reducer makes of them, in the order of
@@ -17,6 +18,9 @@ interface Stamp {
   readonly at: number;
 }
 
+/** What a student does that cannot be taken back, short of handing in. */
+export type Move = 'next' | 'end-part';
+
 /** What only the server says. */
 export type ServerEvent = Stamp &
   (
@@ -26,7 +30,11 @@ export type ServerEvent = Stamp &
         readonly limit: number | null;
         /** What this attempt drew. Attempts begun before forms were kept have none; theirs is drawn again from the seed. */
         readonly form?: Form;
+        /** Where it stands at its beginning, where the test has stages. */
+        readonly stage?: Stage;
       }
+    /** It stands somewhere else now: the student went on, ended a part, or a clock ended something. */
+    | { readonly type: 'went-on'; readonly by: Move | 'time'; readonly stage: Stage }
     /** By the student in a page, or by whoever supervises: each lets go of what they hold. */
     | { readonly type: 'resumed'; readonly by: string; readonly proctor?: boolean }
     | {
@@ -62,9 +70,13 @@ const RANK: Partial<Record<AttemptEvent['type'], number>> = {
   begun: 0,
   resumed: 0,
   checked: 2,
+  'went-on': 2,
   stopped: 3,
   'handed-in': 3,
 };
+/** Exactly at the end of a clock it is over. */
+const rankOf = (event: AttemptEvent): number =>
+  event.type === 'went-on' && event.by === 'time' ? 0 : (RANK[event.type] ?? 1);
 
 /**
  * The one order of events, whichever way and however often they arrive: by time, within a moment as above, then by device and
@@ -73,7 +85,7 @@ const RANK: Partial<Record<AttemptEvent['type'], number>> = {
 export function compareEvents(a: AttemptEvent, b: AttemptEvent): number {
   return (
     a.at - b.at ||
-    (RANK[a.type] ?? 1) - (RANK[b.type] ?? 1) ||
+    rankOf(a) - rankOf(b) ||
     (a.device < b.device ? -1 : a.device > b.device ? 1 : 0) ||
     a.seq - b.seq
   );

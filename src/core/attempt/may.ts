@@ -1,6 +1,7 @@
 import type { Form } from '../sitting/form';
 import type { BrowserAction } from './events';
 import { itemOf, type AttemptState } from './state';
+import { own } from '../own';
 import { GRACE, isOver, type Millis } from './timing';
 
 /** Why something may not be done in an attempt now. */
@@ -20,6 +21,16 @@ export function refsOf(form: Form): ReadonlySet<string> {
     known.get(form) ?? new Set(form.parts.flatMap(({ questions }) => questions.map(({ ref }) => ref)));
   known.set(form, refs);
   return refs;
+}
+
+/** What only looking does. */
+const LOOKING: ReadonlySet<Deed['type']> = new Set(['opened', 'seen', 'reminded']);
+
+/** What the stage of a test leaves of its questions: those that are open, and those that may be looked at again. */
+function atStage({ stage, items }: AttemptState, deed: Extract<Deed, { item: string }>): NotNow | null {
+  if (!stage || stage.open.includes(deed.item)) return null;
+  if (LOOKING.has(deed.type) && stage.lookable.includes(deed.item)) return null;
+  return (own(items, deed.item)?.opened ?? false) ? 'closed' : 'not-shown';
 }
 
 /**
@@ -43,6 +54,8 @@ export function may(state: AttemptState, deed: Deed, now: Millis): NotNow | null
   if (isOver(state.timing, now, GRACE)) return 'time-over';
   if (!('item' in deed)) return null;
   if (state.form && !refsOf(state.form).has(deed.item)) return 'not-shown';
+  const staged = atStage(state, deed);
+  if (staged !== null) return staged;
   const changesAnswer = deed.type === 'answered' || deed.type === 'check';
   return changesAnswer && itemOf(state, deed.item).closed ? 'closed' : null;
 }

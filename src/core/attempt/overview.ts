@@ -13,6 +13,8 @@ export interface QuestionOverview {
   readonly number: number;
   readonly standing: Standing;
   readonly flagged: boolean;
+  /** It takes no more changes. */
+  readonly closed: boolean;
   readonly progress: ItemProgress;
 }
 
@@ -39,23 +41,23 @@ function progressFor(item: DeliveredItem, responses: Responses): ItemProgress {
 }
 
 /** One question's line. */
-export function overviewOf(
-  test: DeliveredTest,
-  state: AttemptState,
-  ref: string,
-  number: number,
-): QuestionOverview | null {
+export function overviewOf(test: DeliveredTest, state: AttemptState, ref: string): QuestionOverview | null {
   const item = own(test.items, ref);
   if (!item) return null;
   const mine = itemOf(state, ref);
   const progress = progressFor(item, mine.responses);
-  return { ref, number, standing: standingOf(progress, mine.opened), flagged: mine.flagged, progress };
+  const { flagged, opened, closed } = mine;
+  return { ref, number: item.number, standing: standingOf(progress, opened), flagged, closed, progress };
 }
 
-/** All questions in order. */
+/** All questions that may be seen now, in order. */
 export function overview(test: DeliveredTest, state: AttemptState): QuestionOverview[] {
-  return questionOrder(test).flatMap((ref, i) => overviewOf(test, state, ref, i + 1) ?? []);
+  return questionOrder(test).flatMap((ref) => overviewOf(test, state, ref) ?? []);
 }
+
+/** Whether nothing is missing in a question. */
+export const isFinished = (test: DeliveredTest, state: AttemptState, ref: string): boolean =>
+  overviewOf(test, state, ref)?.progress.state === 'complete';
 
 /** The question before or after; null at the ends. */
 export function neighbour(test: DeliveredTest, ref: string, step: 1 | -1): string | null {

@@ -6,6 +6,8 @@ import { may } from './may';
 import {
   itemOf,
   NEW_ATTEMPT,
+  NEW_ITEM,
+  partKey,
   type AttemptState,
   type Highlight,
   type Holder,
@@ -13,6 +15,7 @@ import {
   type Responses,
 } from './state';
 import { own } from '../own';
+import type { Stage } from '../sitting/stage';
 import type { Millis } from './timing';
 
 /** Steps of undo kept per question. */
@@ -110,8 +113,39 @@ const HOLDER_OF: Readonly<Record<Extract<AttemptEvent, { type: 'stopped' }>['rea
 const withHolder = (holds: readonly Holder[], holder: Holder): readonly Holder[] =>
   holds.includes(holder) ? holds : [...holds, holder];
 
+/** Time on the screen up to a moment, counted to the question and the part it was spent on. */
+function counted(state: AttemptState, at: Millis): AttemptState {
+  const { stage, phase, current, countedTo } = state;
+  if (!stage || phase !== 'running' || countedTo === null || at <= countedTo) return state;
+  const keys = [
+    ...(current !== null && stage.open.includes(current) ? [current] : []),
+    ...(stage.part === null ? [] : [partKey(stage.part)]),
+  ];
+  const more = keys.map((key) => [key, (own(state.spent, key) ?? 0) + at - countedTo] as const);
+  return { ...state, spent: { ...state.spent, ...Object.fromEntries(more) }, countedTo: at };
+}
+
+/** It stands there now: what is not open any more is closed, and the question it leads to is on the screen. */
+function standingAt(
+  { items, current }: AttemptState,
+  stage: Stage,
+): Pick<AttemptState, 'stage' | 'current' | 'items'> {
+  const known = Object.entries(items).map(
+    ([ref, item]) =>
+      [ref, item.closed || stage.open.includes(ref) ? item : { ...item, closed: true }] as const,
+  );
+  const at =
+    stage.at === null ? [] : [[stage.at, { ...(own(items, stage.at) ?? NEW_ITEM), opened: true }] as const];
+  return {
+    stage,
+    current: stage.at ?? (current !== null && stage.lookable.includes(current) ? current : null),
+    items: Object.fromEntries([...known, ...at]),
+  };
+}
+
 /** The stretch that runs is closed and counted. */
-function halted(state: AttemptState, at: Millis): AttemptState {
+function halted(before: AttemptState, at: Millis): AttemptState {
+  const state = counted(before, at);
   const { runningSince, used } = state.timing;
   const stretch = runningSince === null ? 0 : Math.max(0, at - runningSince);
   return { ...state, timing: { ...state.timing, used: used + stretch, runningSince: null } };
@@ -136,12 +170,24 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
         form: event.form ?? null,
         phase: 'running',
         timing: { limit: event.limit, used: 0, runningSince: event.at },
+        ...(event.stage && standingAt(state, event.stage)),
+        countedTo: event.at,
       };
+    case 'went-on':
+      return state.phase === 'running'
+        ? { ...counted(state, event.at), ...standingAt(state, event.stage) }
+        : state;
     case 'resumed': {
       if (state.phase !== 'stopped') return state;
       const holds = state.holds.filter((one) => (one === 'proctor') !== (event.proctor ?? false));
       if (holds.length > 0) return { ...state, holds };
-      return { ...state, holds, phase: 'running', timing: { ...state.timing, runningSince: event.at } };
+      return {
+        ...state,
+        holds,
+        phase: 'running',
+        timing: { ...state.timing, runningSince: event.at },
+        countedTo: event.at,
+      };
     }
     case 'stopped':
       return state.phase === 'running' || state.phase === 'stopped'
@@ -159,8 +205,14 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
       return withItem(state, event.item, (item) => answer(item, event));
     case 'checked':
       return withItem(state, event.item, () => ({ tries: event.tries, closed: event.closed }));
-    case 'opened':
-      return { ...withItem(state, event.item, () => ({ opened: true })), current: event.item };
+    case 'opened': {
+      // A question of an ended part is only looked at.
+      const closed = state.stage && !state.stage.open.includes(event.item) ? { closed: true } : {};
+      return {
+        ...withItem(counted(state, event.at), event.item, () => ({ opened: true, ...closed })),
+        current: event.item,
+      };
+    }
     case 'flagged':
       return withItem(state, event.item, () => ({ flagged: event.on }));
     case 'seen':

@@ -15,6 +15,9 @@ function actionOf(event: AttemptEvent): Action | null {
       return { do: 'go', ref: event.item };
     case 'checked':
       return { do: 'check', ref: event.item, by: event.by ?? null };
+    case 'went-on':
+      // What a clock ends, ends by the time that passes.
+      return event.by === 'time' ? null : { do: event.by };
     case 'stopped':
       return { do: 'stop' };
     case 'resumed':
@@ -36,17 +39,29 @@ export function formOf(events: readonly AttemptEvent[], test: Test, seed: string
  * The sitting that an attempt's events make, up to a moment: where it stands by the standard's rules, and its scores. The same
  * events give the same sitting.
  * @param events in their one order; the first is `begun`
+ * @param onEnd told of every moment at which a clock ended something
  */
 export function sittingFrom(
   content: SittingContent,
   seed: string,
   events: readonly AttemptEvent[],
   now: Millis,
+  onEnd?: (sitting: Sitting, at: Millis) => void,
 ): Sitting {
   const sitting = Sitting.begin(content, formOf(events, content.test, seed));
   const begun = events.find((event) => event.type === 'begun');
   let clock = begun?.at ?? now;
   const until = (moment: Millis) => {
+    for (
+      let left = onEnd && sitting.untilNextEnd();
+      typeof left === 'number';
+      left = sitting.untilNextEnd()
+    ) {
+      if (clock + left > moment) break;
+      sitting.wait(left);
+      clock += left;
+      onEnd?.(sitting, clock);
+    }
     if (moment > clock) sitting.wait(moment - clock);
     clock = Math.max(clock, moment);
   };

@@ -2,6 +2,7 @@ import type { Range } from '../annotate/ranges';
 import type { RawResponse } from '../content/response';
 import { own } from '../own';
 import type { Form } from '../sitting/form';
+import type { Stage } from '../sitting/stage';
 import type { HighlightColour } from './events';
 import type { Millis, Timing } from './timing';
 
@@ -40,6 +41,12 @@ export interface AttemptState {
   /** The clock runs while nobody holds it. */
   readonly holds: readonly Holder[];
   readonly timing: Timing;
+  /** Where it stands by the rules of its test; null where all of it is open until it is handed in. */
+  readonly stage: Stage | null;
+  /** Milliseconds on the screen, of an attempt that has stages: of questions by reference, of parts by `partKey`. */
+  readonly spent: Readonly<Record<string, Millis>>;
+  /** Up to when `spent` is counted. */
+  readonly countedTo: Millis | null;
   readonly current: string | null;
   readonly items: Readonly<Record<string, ItemState>>;
   /** Per text: `item:REF` or `stimulus:ID`. */
@@ -66,11 +73,17 @@ export const NEW_ATTEMPT: AttemptState = {
   phase: 'not-started',
   holds: [],
   timing: { limit: null, used: 0, runningSince: null },
+  stage: null,
+  spent: {},
+  countedTo: null,
   current: null,
   items: {},
   highlights: {},
   tools: {},
 };
+
+/** What a part is called among the times spent: no question is called so. */
+export const partKey = (part: string): string => `part ${part}`;
 
 /** A question's state; the empty one when nothing has happened to it. */
 export const itemOf = (state: AttemptState, ref: string): ItemState => own(state.items, ref) ?? NEW_ITEM;

@@ -29,10 +29,14 @@ export function isOver(timing: Timing, now: Millis, grace: Millis = 0): boolean 
   return timing.limit !== null && usedAt(timing, now) > timing.limit + grace;
 }
 
-/** How the time left is shown: calm, then outlined at 10 minutes, filled at 5 (work.md C1: common practice). */
-export type TimeTone = 'calm' | 'ten' | 'five';
-export function toneOf(left: Millis): TimeTone {
+/**
+ * How the time left is shown: calm, then outlined at 10 minutes, filled at 5 (work.md C1: common practice). What has no more than ten
+ * minutes from the beginning is calm until its last minute.
+ */
+export type TimeTone = 'calm' | 'ten' | 'five' | 'one';
+export function toneOf(left: Millis, maximum: Millis = Infinity): TimeTone {
   const minutes = left / 60_000;
+  if (maximum <= 10 * 60_000) return minutes <= 1 ? 'one' : 'calm';
   return minutes <= 5 ? 'five' : minutes <= 10 ? 'ten' : 'calm';
 }
 

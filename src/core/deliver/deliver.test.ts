@@ -182,7 +182,7 @@ test('cards of a passage and of a question with one id stay apart', () => {
   const [only] = tests;
   if (!only) throw new Error(JSON.stringify(problems));
   const needs = { supports: ['glossary-on-screen'], languages: [] };
-  const shown = deliverTest({ test: only, items, stimuli }, drawForm(only, 'seed'), new Map(), needs);
+  const shown = deliverTest({ test: only, items, stimuli }, drawForm(only, 'seed'), { needs });
   const markOf = (content: unknown) =>
     /"data-catalog-idref":"([^"]+)"/.exec(JSON.stringify(content))?.[1] ?? '';
   const [inPassage, inQuestion] = [markOf(shown.stimuli.short?.body), markOf(shown.items.q?.body)];

@@ -5,13 +5,14 @@ import { maximumScore } from '../processing/score';
 import { withMates, type Content } from '../content/content';
 import { interactionOf } from '../interactions';
 import { cardId, deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
-import type { DeliveredItem, DeliveredPart, DeliveredTest } from '../item/delivered';
+import type { DeliveredItem, DeliveredPart, DeliveredTest, Showing } from '../item/delivered';
 import type { Item, Stimulus } from '../item/item';
 import { seededRandom } from '../content/random';
 import type { Form, FormQuestion } from '../sitting/form';
 import {
   directionsOf,
   itemRefsOf,
+  maximumOf,
   timeLimitOf,
   type ItemSessionControl,
   type Section,
@@ -27,11 +28,13 @@ export interface DeliverableContent {
   readonly stimuli: ReadonlyMap<string, Stimulus>;
 }
 
-/** What has happened to a question whose answer can be checked on the way. */
+/** What has happened to a question: its answer was checked on the way, or the test set its template. */
 export interface ItemSession {
   readonly tries: number;
-  /** Outcomes of the last try. */
+  /** Outcomes of the last try; none before the first. */
   readonly outcomes: Readonly<Record<string, Value>>;
+  /** What the test set the template to (`qti-template-default`). */
+  readonly templateDefaults?: Readonly<Record<string, Value>>;
 }
 
 /** How often an answer may be checked on the way: null = not at all, 0 = as often as the student likes. */
@@ -55,6 +58,7 @@ export function deliverItem(
   ref: string,
   attemptSeed: string,
   {
+    number = 1,
     tries = null,
     checksWhole = false,
     showFeedback = false,
@@ -64,15 +68,16 @@ export function deliverItem(
   }: Delivery = {},
 ): DeliveredItem {
   const seed = itemSeed(attemptSeed, ref);
-  const variables = prepareItem(item, seed);
+  const variables = prepareItem(item, seed, session?.templateDefaults);
   for (const [name, value] of Object.entries(session?.outcomes ?? {})) {
     const variable = variables.get(name);
     if (variable?.kind === 'outcome') variable.value = value;
   }
-  const feedback = session !== null && (showFeedback || item.adaptive);
+  const feedback = session !== null && session.tries > 0 && (showFeedback || item.adaptive);
   const cards = cardsFor(item.catalog, needs);
   const view: ContentView = { random: seededRandom(seed), variables, feedback, cards };
   return {
+    number,
     ref,
     body: deliverContent(item.body, view),
     responses: item.responses.map(({ identifier, cardinality, baseType }) => ({
@@ -97,6 +102,7 @@ export function deliverItem(
 }
 
 interface Delivery {
+  readonly number?: number;
   readonly tries?: number | null;
   readonly checksWhole?: boolean;
   readonly showFeedback?: boolean;
@@ -167,12 +173,31 @@ const directionsIn = (section: Section, around: ReadonlySet<string>): Content =>
   ),
 ];
 
-/** The whole test for one attempt: everything the browser needs, and nothing it must not have. */
+/** How an attempt stands: what happened to its questions, whose it is, what may be shown of it. */
+interface AttemptView {
+  readonly sessions?: ReadonlyMap<string, ItemSession>;
+  readonly needs?: CardNeeds;
+  /** All of it where nothing is said. */
+  readonly showing?: Showing;
+}
+
+/** Everything at once: what a preview shows. */
+function allOf(form: Form): Showing {
+  const refs = form.parts.flatMap(({ questions }) => questions.map(({ ref }) => ref));
+  return {
+    refs: new Set(refs),
+    numbers: new Map(refs.map((ref, i) => [ref, i + 1])),
+    count: refs.length,
+    parts: form.parts.map(({ questions }) => ({ status: 'open', count: questions.length })),
+    clocks: [],
+  };
+}
+
+/** The test for one attempt as it stands: everything the browser needs, and nothing it must not have. */
 export function deliverTest(
   { test, items, stimuli }: DeliverableContent,
   form: Form,
-  sessions: ReadonlyMap<string, ItemSession> = new Map(),
-  needs: CardNeeds = NO_CARDS,
+  { sessions = new Map(), needs = NO_CARDS, showing = allOf(form) }: AttemptView = {},
 ): DeliveredTest {
   const plain: ContentView = { random: () => 0, variables: new Map(), feedback: false };
   const delivered: [string, DeliveredItem][] = [];
@@ -185,6 +210,7 @@ export function deliverTest(
     const item = source && items.get(source.item);
     if (!item) return;
     const one = deliverItem(item, ref, form.seed, {
+      number: showing.numbers.get(ref),
       tries: triesOf(item, source.sessionControl, part.submission),
       checksWhole: source.sessionControl.validateResponses,
       showFeedback: source.sessionControl.showFeedback,
@@ -215,13 +241,18 @@ export function deliverTest(
   const parts = form.parts.flatMap((drawn, i): DeliveredPart[] => {
     const part = test.parts[i];
     if (!part) return [];
-    for (const question of drawn.questions) deliverQuestion(question, part);
+    const questions = drawn.questions.filter(({ ref }) => showing.refs.has(ref));
+    for (const question of questions) deliverQuestion(question, part);
+    const { status = 'open', count = questions.length } = showing.parts[i] ?? {};
     return [
       {
         identifier: part.identifier,
         title: part.title,
         navigation: part.navigation,
-        sections: sectionsOf(part, drawn.questions).map(({ section, refs, around }, at) => ({
+        status,
+        count,
+        limit: maximumOf(part.timeLimits, form.timeMultiplier),
+        sections: sectionsOf(part, questions).map(({ section, refs, around }, at) => ({
           identifier: section.identifier,
           // An invisible section is nothing a candidate is told of.
           title: section.visible ? section.title : '',
@@ -236,6 +267,8 @@ export function deliverTest(
     directions: directionsOf(test),
     timeLimit: timeLimitOf(test),
     parts,
+    count: showing.count,
+    clocks: showing.clocks,
     items: Object.fromEntries(delivered),
     stimuli: Object.fromEntries(used),
     assets: [...found],

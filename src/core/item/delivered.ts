@@ -1,10 +1,13 @@
 import type { ResponseShape } from '../interactions/types';
 import type { Content } from '../content/content';
 import type { Catalog } from './catalog';
+import { own } from '../own';
 import type { Materials } from './materials';
 
 /** What a student's browser may know of an item. Built field by field: nothing else of the item can get in. */
 export interface DeliveredItem {
+  /** From 1, through the whole test as this attempt has it. */
+  readonly number: number;
   /** Identifier of the item reference: what events and results call this question. */
   readonly ref: string;
   readonly body: Content;
@@ -31,11 +34,39 @@ export interface DeliveredSection {
   readonly directions: Content;
   readonly items: readonly string[];
 }
+export type PartStatus = 'ended' | 'open' | 'ahead';
 export interface DeliveredPart {
   readonly identifier: string;
   readonly title: string;
   readonly navigation: 'linear' | 'nonlinear';
+  readonly status: PartStatus;
+  /** Questions in it, those that cannot be seen now included. */
+  readonly count: number;
+  /** Milliseconds it may take, extra time included; null = no limit of its own. */
+  readonly limit: number | null;
+  /** Its sections with the questions that may be seen now. */
   readonly sections: readonly DeliveredSection[];
+}
+/** A clock inside the test: it runs while one of its questions is on the screen, that of a part as long as the part is open. */
+export interface DeliveredClock {
+  readonly kind: 'part' | 'section' | 'item';
+  readonly key: string;
+  /** What it belongs to, for people; empty where that has no name. */
+  readonly title: string;
+  /** Milliseconds, extra time included. */
+  readonly maximum: number;
+  /** At its end answers are still taken, and marked late. */
+  readonly late: boolean;
+  readonly refs: readonly string[];
+}
+/** What may be shown of a form now. */
+export interface Showing {
+  readonly refs: ReadonlySet<string>;
+  readonly numbers: ReadonlyMap<string, number>;
+  /** Questions in all, as far as the rules can tell by now. */
+  readonly count: number;
+  readonly parts: readonly { readonly status: PartStatus; readonly count: number }[];
+  readonly clocks: readonly DeliveredClock[];
 }
 export interface DeliveredTest {
   readonly title: string;
@@ -43,6 +74,9 @@ export interface DeliveredTest {
   /** Seconds for the whole test before any extra time; null = untimed. */
   readonly timeLimit: number | null;
   readonly parts: readonly DeliveredPart[];
+  /** Questions in all, as far as the rules can tell by now. */
+  readonly count: number;
+  readonly clocks: readonly DeliveredClock[];
   readonly items: Readonly<Record<string, DeliveredItem>>;
   readonly stimuli: Readonly<Record<string, { readonly title: string; readonly body: Content }>>;
   /** Package paths of every picture, sound and file shown. */
@@ -58,7 +92,51 @@ export function directionsFor(
   return section && section.directions.length > 0 ? { section, first: section.items[0] === ref } : null;
 }
 
-/** The question references of a delivered test, in the order they are met. */
+/** The part that is open; undefined when all have ended. */
+export const openPartOf = (test: DeliveredTest): DeliveredPart | undefined =>
+  test.parts.find(({ status }) => status === 'open');
+
+/** The part a question stands in. */
+export const partOf = (test: DeliveredTest, ref: string): DeliveredPart | undefined =>
+  test.parts.find(({ sections }) => sections.some(({ items }) => items.includes(ref)));
+
+/** Whether it is the last part with questions: after it comes handing in. */
+export const isLastPart = (test: DeliveredTest, part: DeliveredPart): boolean =>
+  test.parts.filter(({ count }) => count > 0).at(-1)?.identifier === part.identifier;
+
+/** The part that comes after one, as far as rules can tell by now. */
+export function partAfter(test: DeliveredTest, part: DeliveredPart): DeliveredPart | undefined {
+  const parts = test.parts.filter(({ count }) => count > 0);
+  return parts[parts.findIndex(({ identifier }) => identifier === part.identifier) + 1];
+}
+
+/** How many questions of a part without a way back are behind its open question, and how many ahead at most; 0 in any other part. */
+export function forwardPlace(
+  test: DeliveredTest,
+  part: DeliveredPart,
+): { readonly behind: number; readonly ahead: number; readonly from: number } {
+  const before = test.parts.slice(0, test.parts.indexOf(part));
+  const from = before.reduce((sum, { count }) => sum + count, 0) + 1;
+  const [ref] = part.sections.flatMap(({ items }) => items);
+  const number = ref === undefined ? undefined : own(test.items, ref)?.number;
+  if (part.navigation !== 'linear' || part.status !== 'open' || number === undefined)
+    return { behind: 0, ahead: 0, from };
+  return { behind: number - from, ahead: Math.max(0, part.count - (number - from) - 1), from };
+}
+
+/** Whether a question stands where there is no way back: in the open part, and that part goes forward only. */
+export function isForwardOnly(test: DeliveredTest, ref: string): boolean {
+  const part = partOf(test, ref);
+  return part?.status === 'open' && part.navigation === 'linear';
+}
+
+/** Whether a question of a forward-only part is the last of the test: after it comes handing in. */
+export function isEnd(test: DeliveredTest, ref: string): boolean {
+  const part = partOf(test, ref);
+  return part !== undefined && isLastPart(test, part) && forwardPlace(test, part).ahead === 0;
+}
+
+/** The question references of a delivered test that may be seen now, in the order they are met. */
 export const questionOrder = (test: DeliveredTest): string[] =>
   test.parts.flatMap((part) => part.sections.flatMap((section) => section.items));
 

@@ -31,6 +31,10 @@ export interface TimeLimits {
 }
 export const NO_LIMITS: TimeLimits = { minimum: null, maximum: null, allowLateSubmission: false };
 
+/** A maximum in milliseconds, a student's extra-time factor in it; null = none. */
+export const maximumOf = ({ maximum }: TimeLimits, timeMultiplier: number): number | null =>
+  maximum === null ? null : Math.round(maximum * 1000 * timeMultiplier);
+
 /** Where to go when a rule is true: an identifier further on, or one of the standard's ways out. */
 export interface BranchRule {
   readonly target: string;

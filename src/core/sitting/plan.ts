@@ -3,6 +3,7 @@ import type { DeliveredItem } from '../item/delivered';
 import type { Item } from '../item/item';
 import {
   itemRefsOf,
+  maximumOf,
   type ItemRef,
   type Section,
   type Test,
@@ -10,6 +11,7 @@ import {
   type TimeLimits,
 } from '../item/test';
 import type { Form } from './form';
+import type { QuestionState } from './state';
 
 /** What a sitting is of: one version of a test with its items. */
 export interface SittingContent {
@@ -87,15 +89,17 @@ export class Plan {
   }
 
   /** A question as a student of this attempt has it: what an answer to it can be. */
-  asDelivered({ ref, item }: Place): DeliveredItem {
+  asDelivered({ ref, item }: Place, templateDefaults: QuestionState['templateDefaults'] = {}): DeliveredItem {
+    const session = { tries: 0, outcomes: {}, templateDefaults };
+    if (Object.keys(templateDefaults).length > 0) return deliverItem(item, ref, this.form.seed, { session });
     const known = this.delivered.get(ref) ?? deliverItem(item, ref, this.form.seed);
     this.delivered.set(ref, known);
     return known;
   }
 
   /** A maximum in milliseconds, the student's factor in it; null = none. */
-  maximumOf({ maximum }: TimeLimits): number | null {
-    return maximum === null ? null : Math.round(maximum * 1000 * this.form.timeMultiplier);
+  maximumOf(limits: TimeLimits): number | null {
+    return maximumOf(limits, this.form.timeMultiplier);
   }
 }
 

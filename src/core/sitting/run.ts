@@ -16,20 +16,26 @@ type Way =
 export class Run extends Scores {
   // Showing
 
-  /** Counts a question as shown; the test's template defaults are worked out at that moment. */
+  /**
+   * Works out the test's template defaults of a question, when it comes within reach: in a nonlinear part when the part is entered, in
+   * a linear one when the question is (QTI 3.0, item sessions: as soon as the item is eligible for delivery).
+   */
+  private prepare({ ref, source }: Place): void {
+    if (source.templateDefaults.length === 0) return;
+    const templateDefaults = Object.fromEntries(
+      source.templateDefaults.map(({ identifier, expression }) => [
+        identifier,
+        evaluate(expression, this.scope()),
+      ]),
+    );
+    this.change(ref, { templateDefaults });
+  }
+  /** Counts a question as shown. */
   markShown(place: Place): void {
-    const { ref, source } = place;
+    const { ref } = place;
     if (this.question(ref).shown) return;
-    const templateDefaults =
-      source.templateDefaults.length === 0
-        ? {}
-        : Object.fromEntries(
-            source.templateDefaults.map(({ identifier, expression }) => [
-              identifier,
-              evaluate(expression, this.scope()),
-            ]),
-          );
-    this.change(ref, { shown: true, templateDefaults });
+    if (this.openPart?.part.navigation === 'linear') this.prepare(place);
+    this.change(ref, { shown: true });
     this.state.route.push(ref);
   }
   private show(place: Place): void {
@@ -213,6 +219,7 @@ export class Run extends Scores {
     }
     this.state.usedParts.set(next.part.identifier, this.state.usedParts.get(next.part.identifier) ?? 0);
     if (next.part.navigation === 'linear') return this.enterLinear(next);
+    for (const place of next.places) this.prepare(place);
     const [first] = next.places;
     if (first) this.show(first);
     else this.endPart();

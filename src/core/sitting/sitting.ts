@@ -140,7 +140,7 @@ function answer(
   const individual = run.openPart?.part.submission === 'individual';
   if ((individual && !run.takesAttempt(place)) || run.question(ref).completed) return 'no-more-attempts';
   if (!admitted) {
-    const item = run.plan.asDelivered(place);
+    const item = run.plan.asDelivered(place, run.question(ref).templateDefaults);
     for (const [name, response] of Object.entries(given))
       if (responseProblem(item, name, response) !== null) return 'unreadable';
   }
@@ -158,8 +158,9 @@ function answerMissing(run: Run, place: Place): Refused | null {
   if (run.plan.parts[place.part]?.part.submission !== 'individual') return null;
   const { allowSkipping, validateResponses } = place.source.sessionControl;
   if (allowSkipping && !validateResponses) return null;
-  const responses = Object.fromEntries(run.question(place.ref).responses);
-  const { state } = progressOfItem(run.plan.asDelivered(place), responses);
+  const { responses, templateDefaults } = run.question(place.ref);
+  const item = run.plan.asDelivered(place, templateDefaults);
+  const { state } = progressOfItem(item, Object.fromEntries(responses));
   if (state === 'empty') return allowSkipping ? null : 'needs-answer';
   return validateResponses && state !== 'complete' ? 'not-valid' : null;
 }

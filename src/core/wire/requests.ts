@@ -14,6 +14,8 @@ export const checkRequest = z.object({
   /** The response of the button inside the question that asked for it; null for the player's own. */
   by: z.nullable(z.string().check(z.maxLength(200))),
 });
+/** Goes on where there is no way back, ends the open part, or sees what a clock has ended. */
+export const goOnRequest = z.object({ device, move: z.enum(['next', 'end-part', 'time']) });
 export const handInRequest = z.object({ device, reason: z.enum(['asked', 'time']) });
 
 /** What a student chose in My view; null = as it was set for them. */
@@ -21,4 +23,5 @@ export const myViewRequest = z.object({ view: z.nullable(chosenView) });
 
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;
+export type GoOnRequest = z.infer<typeof goOnRequest>;
 export type HandInRequest = z.infer<typeof handInRequest>;

@@ -56,13 +56,18 @@ export const standingState = (row: AttemptRow): AttemptState => ({
 });
 
 /**
+ * When the server says something. It follows in time as it follows in number: stopped and gone on with in one moment is gone on with.
+ */
+export const momentFor = (row: AttemptRow, when: number): number =>
+  row.server_seq === 0 ? when : Math.max(when, row.server_at + 1);
+
+/**
  * Says something as the server: appends the event and brings the clock columns up to what the reducer makes of it. The only
  * writer of those columns.
  * @throws Error when the event was not kept: nothing the server says may be lost in silence
  */
 export function say(db: Db, row: AttemptRow, action: ServerAction, when: number): AttemptRow {
-  // What the server says follows in time as it follows in number: stopped and gone on with in one moment is gone on with.
-  const at = row.server_seq === 0 ? when : Math.max(when, row.server_at + 1);
+  const at = momentFor(row, when);
   const event = { ...action, device: SERVER, seq: row.server_seq + 1, at };
   if (!appendEvent(db, row.id, event, at))
     throw new Error(`event ${event.seq} of the server was there already (attempt ${row.id})`);

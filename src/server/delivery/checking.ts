@@ -2,14 +2,15 @@ import { may } from '@/core/attempt/may';
 import { own } from '@/core/own';
 import { triesOf } from '@/core/deliver/deliver';
 import type { DeliveredItem } from '@/core/item/delivered';
+import { feedbackIn } from '@/core/sitting/feedback';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { Refusal } from '../refusal';
-import { attemptOf, say } from './attempts';
+import { attemptOf, momentFor, say } from './attempts';
 import { deliveredOf, forgetAssets } from './content';
 import { deviceOf } from './devices';
 import { stateOf } from './eventLog';
-import { sittingOf } from './sittings';
+import { catchUp, refusalFor } from './stages';
 
 export interface Check {
   readonly attemptId: string;
@@ -39,7 +40,7 @@ export function checkItem(
       if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
       const refused = may(stateOf(db, attemptId), { type: 'check', item: ref }, now);
       if (refused !== null && refused !== 'not-shown') throw new Refusal(refused, 409);
-      const sitting = sittingOf(db, attempt, now);
+      const { sitting } = catchUp(db, attempt, momentFor(attempt, now));
       const place = sitting.plan.placeOf(ref);
       if (!place) throw new Refusal('not-found', 404);
       const { item: asked, source } = place;
@@ -55,13 +56,9 @@ export function checkItem(
       forgetAssets(db, attemptId);
       const item = own(deliveredOf(db, attempt, sitting).items, ref);
       if (!item) throw new Refusal('not-found', 404);
-      return { item };
+      // What the test says of it stands with what the question says.
+      const said = feedbackIn(sitting, taken.feedback, null);
+      return { item: { ...item, feedback: [...item.feedback, ...said] } };
     })
     .immediate();
-}
-
-/** A sitting's refusal of a check, in the words of the server. */
-function refusalFor(refused: string): Refusal['code'] {
-  const known = ['needs-answer', 'not-valid', 'time-over', 'stopped', 'handed-in', 'not-shown'] as const;
-  return known.find((one) => one === refused) ?? 'closed';
 }

@@ -1,6 +1,7 @@
 import { assetsOf, deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Sitting } from '@/core/sitting/sitting';
+import { showingOf } from '@/core/sitting/stage';
 import type { AccessNeeds } from '@/core/needs';
 import { needsOf, type User } from '../accounts/users';
 import type { Db } from '../db/open';
@@ -17,7 +18,11 @@ export interface AttemptContent {
 /** What a sitting shows: what its questions are, and the feedback earned in it. */
 export function deliveredOf(db: Db, attempt: AttemptRow, sitting: Sitting): DeliveredTest {
   const needs = needsOf(db, attempt.user_id);
-  return deliverTest(contentOf(db, attempt), sitting.plan.form, sessionsIn(sitting), needs);
+  return deliverTest(contentOf(db, attempt), sitting.plan.form, {
+    sessions: sessionsIn(sitting),
+    needs,
+    showing: showingOf(sitting),
+  });
 }
 
 const deliveredNow = (db: Db, attempt: AttemptRow, now: number): DeliveredTest =>

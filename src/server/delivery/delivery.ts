@@ -7,7 +7,10 @@ import { readBeside } from '@/core/item/materials';
 import { responseProblem } from '@/core/item/responseProblem';
 import { timeLimitOf } from '@/core/item/test';
 import { drawForm } from '@/core/sitting/form';
-import type { Plan } from '@/core/sitting/plan';
+import { Plan } from '@/core/sitting/plan';
+import { Sitting } from '@/core/sitting/sitting';
+import { holdsHandIn, isStaged, stageOf, type Stage } from '@/core/sitting/stage';
+import type { QuestionState } from '@/core/sitting/state';
 import type { Batch } from '@/core/wire/events';
 import type { Resumed, Saved } from '@/core/wire/replies';
 import type { User } from '../accounts/users';
@@ -21,6 +24,7 @@ import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
 import { keepScores } from './scores';
 import { contentOf, planOf, sittingOf } from './sittings';
+import { catchUp, hasClocks, hasStages, refusalFor } from './stages';
 
 /** What one attempt may hold: far above what a day of work with drawings makes. */
 export const QUOTA = { events: 100_000, letters: 150_000_000 } as const;
@@ -48,7 +52,9 @@ export function beginAttempt(db: Db, user: User, assignmentId: number, now: numb
       ).run(id, assignmentId, assigned.testId, user.id, seed, now, now);
       const limit = limitWith(timeLimitOf(test), timeMultiplier);
       const form = drawForm(test, seed, timeMultiplier);
-      say(db, attemptOf(db, user.id, id), { type: 'begun', limit, form }, now);
+      const plan = new Plan(contentOf(db, { test_id: assigned.testId }), form);
+      const stage = isStaged(plan) ? stageOf(Sitting.begin(plan.content, form)) : undefined;
+      say(db, attemptOf(db, user.id, id), { type: 'begun', limit, form, ...(stage && { stage }) }, now);
       return { attemptId: id };
     })
     .immediate();
@@ -91,14 +97,16 @@ function closeStretch(db: Db, attempt: AttemptRow, now: number): AttemptRow {
   const gone = now - lastSeen > SILENCE_COUNTS_MS;
   return say(
     db,
-    attempt,
+    hasClocks(db, attempt) ? catchUp(db, attempt, at).attempt : attempt,
     { type: 'stopped', reason: gone ? 'lost' : 'moved', ...(gone && { unseen: now - at }) },
     at,
   );
 }
 
+type TemplateDefaults = QuestionState['templateDefaults'];
+
 /** Whether what a page says is of this attempt's form at all, and could be given there. */
-function isOfForm(plan: Plan, event: BrowserEvent): boolean {
+function isOfForm(plan: Plan, event: BrowserEvent, template: (ref: string) => TemplateDefaults): boolean {
   if ('text' in event && event.text !== null) {
     const [kind, name] = [
       event.text.slice(0, event.text.indexOf(':')),
@@ -112,25 +120,41 @@ function isOfForm(plan: Plan, event: BrowserEvent): boolean {
   if (!place) return false;
   if (event.type === 'struck') return place.item.responses.some((one) => one.identifier === event.response);
   if (event.type !== 'answered') return true;
-  const item = answerableItem(place.item, place.ref, plan.form.seed);
+  const defaults = place.source.templateDefaults.length > 0 ? template(place.ref) : {};
+  const item = answerableItem(place.item, place.ref, plan.form.seed, defaults);
   return Object.entries(event.responses).every(([name, raw]) => responseProblem(item, name, raw) === null);
 }
 
+/** A page that says something, of an attempt that stands somewhere. */
+interface Speaker {
+  readonly attempt: AttemptRow;
+  readonly device: DeviceRow;
+  /** Where the attempt stands; null where all of it is open. */
+  readonly stage: Stage | null;
+}
+
 /** Keeps one event; says the time it is kept with. */
-function keepEvent(db: Db, attempt: AttemptRow, device: DeviceRow, sent: BrowserEvent, now: number): number {
+function keepEvent(db: Db, { attempt, device, stage }: Speaker, sent: BrowserEvent, now: number): number {
   const end = endOf({ phase: attempt.phase, timing: timingOf(attempt), pausedAt: attempt.paused_at });
-  const said = Math.min(now, Math.max(device.opened_at, sent.at));
+  // What is said of an open question was said after the question was opened, whatever the browser's clock shows.
+  const isOpen = stage === null || !('item' in sent) || stage.open.includes(sent.item);
+  const since = stage !== null && isOpen ? Math.max(device.opened_at, attempt.server_at) : device.opened_at;
+  const said = Math.min(now, Math.max(since, sent.at));
   // What was on its way at the end was given at the last moment.
   const onItsWay = end !== null && said >= end && said <= end + GRACE;
   const event: BrowserEvent = { ...sent, device: device.id, at: onItsWay ? end - 1 : said };
-  const standing = standingOf({
-    at: event.at,
-    receivedAt: now,
-    phase: attempt.phase,
-    timing: timingOf(attempt),
-    pausedAt: attempt.paused_at,
-    followed: attempt.phase !== 'running' && isFollowed(db, attempt.id, device.id, event.seq),
-  });
+  // An answer that comes after its question was closed for good is kept, and a person decides: others were led on without it.
+  const isTooLate = !isOpen && event.type === 'answered';
+  const standing = isTooLate
+    ? 'late'
+    : standingOf({
+        at: event.at,
+        receivedAt: now,
+        phase: attempt.phase,
+        timing: timingOf(attempt),
+        pausedAt: attempt.paused_at,
+        followed: attempt.phase !== 'running' && isFollowed(db, attempt.id, device.id, event.seq),
+      });
   if (appendEvent(db, attempt.id, event, now, standing) && event.type === 'answered' && standing === 'counts')
     putResponses(db, attempt.id, event);
   return standing === 'counts' ? event.at : 0;
@@ -149,16 +173,24 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
       if (attempt.event_count > QUOTA.events || attempt.event_letters > QUOTA.letters)
         throw new Refusal('too-much', 409);
       const plan = planOf(db, attempt);
-      if (!batch.events.every((event) => isOfForm(plan, event))) throw new Refusal('bad-input', 400);
+      const row = attempt;
+      const template = (ref: string) =>
+        sittingOf(db, row, now).state.questions.get(ref)?.templateDefaults ?? {};
+      if (!batch.events.every((event) => isOfForm(plan, event, template)))
+        throw new Refusal('bad-input', 400);
     }
     const moved = attempt.device !== null && attempt.device !== device.id;
     let newest = 0;
-    for (const sent of batch.events) newest = Math.max(newest, keepEvent(db, attempt, device, sent, now));
+    const stage = batch.events.length > 0 && hasStages(db, attempt) ? stateOf(db, attemptId).stage : null;
+    const speaker = { attempt, device, stage };
+    for (const sent of batch.events) newest = Math.max(newest, keepEvent(db, speaker, sent, now));
     const alive = moved ? newest : now;
     if (attempt.phase === 'running' && alive > attempt.last_alive_at)
       prepared(db, 'UPDATE attempts SET last_alive_at = ? WHERE id = ?').run(alive, attemptId);
     if (attempt.phase === 'running' && isOver(timingOf(attempt), now, GRACE))
       attempt = handInNow(db, attempt, 'time', now);
+    else if (attempt.phase === 'running' && !moved && hasClocks(db, attempt))
+      attempt = catchUp(db, attempt, now).attempt;
     const { events: others, cursor } = eventsSince(db, attemptId, batch.cursor, device.id);
     return {
       acknowledged: acknowledge(db, attemptId, device, newest),
@@ -177,7 +209,9 @@ export function stopAttempt(db: Db, user: User, attemptId: string, device: strin
     const attempt = attemptOf(db, user.id, attemptId);
     deviceOf(db, attemptId, device);
     if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
-    if (attempt.phase === 'running') say(db, attempt, { type: 'stopped', reason: 'asked' }, now);
+    if (attempt.phase !== 'running') return;
+    const row = hasClocks(db, attempt) ? catchUp(db, attempt, now).attempt : attempt;
+    say(db, row, { type: 'stopped', reason: 'asked' }, now);
   }).immediate();
 }
 
@@ -189,7 +223,7 @@ function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: n
 
 /**
  * Hands in: the answers are scored and the attempt is over. Again is harmless.
- * @throws Refusal `moved` when another browser has the attempt
+ * @throws Refusal `moved` when another browser has the attempt; `needs-answer`, `not-valid`, `too-early` where the test asks for more
  */
 export function handIn(
   db: Db,
@@ -204,6 +238,13 @@ export function handIn(
     deviceOf(db, attemptId, device);
     if (attempt.phase === 'handed-in') return;
     if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
+    if (reason === 'asked' && holdsHandIn(planOf(db, attempt))) {
+      const refused = catchUp(db, attempt, now).sitting.may({
+        do: 'hand-in',
+        forced: attempt.phase === 'stopped',
+      });
+      if (refused !== null && refused !== 'handed-in') throw new Refusal(refusalFor(refused), 409);
+    }
     if (reason === 'time' && !isOver(timingOf(attempt), now + GRACE)) throw new Refusal('bad-input', 409);
     handInNow(db, attempt, reason, now);
   }).immediate();

@@ -1,6 +1,6 @@
 import { compareEvents, type AttemptEvent, type BrowserEvent } from '@/core/attempt/events';
 import { History } from '@/core/attempt/history';
-import type { AttemptState } from '@/core/attempt/state';
+import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 
@@ -73,7 +73,10 @@ export function stateOf(db: Db, attemptId: string): AttemptState {
     "SELECT id, body FROM events WHERE attempt_id = ? AND id > ? AND standing = 'counts' ORDER BY id",
   );
   const from = kept
-    ? new History(JSON.parse(kept.state) as AttemptState, JSON.parse(kept.newest) as AttemptEvent)
+    ? new History(
+        { ...NEW_ATTEMPT, ...(JSON.parse(kept.state) as AttemptState) },
+        JSON.parse(kept.newest) as AttemptEvent,
+      )
     : new History();
   let fits = true;
   let letters = 0;

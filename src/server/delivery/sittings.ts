@@ -50,11 +50,19 @@ export function sittingOf(db: Db, attempt: AttemptRow, now: number): Sitting {
   return sittingFrom(contentOf(db, attempt), attempt.seed, eventsOf(db, attempt.id), now);
 }
 
-/** The questions whose answers were checked on the way, with what the last check gave. */
+/** Nothing is told of the answers to a part that is handed in as one. */
+function isSimultaneous({ plan }: Sitting, ref: string): boolean {
+  return plan.parts[plan.placeOf(ref)?.part ?? -1]?.part.submission === 'simultaneous';
+}
+
+/** What happened to questions: answers that were scored on the way, templates that the test set. */
 export function sessionsIn(sitting: Sitting): Map<string, ItemSession> {
   return new Map(
-    [...sitting.state.questions].flatMap(([ref, { attempts, score }]) =>
-      attempts > 0 && score ? [[ref, { tries: attempts, outcomes: score.outcomes }] as const] : [],
-    ),
+    [...sitting.state.questions].flatMap(([ref, { attempts, score, templateDefaults }]) => {
+      const isScored = attempts > 0 && score !== null && !isSimultaneous(sitting, ref);
+      if (!isScored && Object.keys(templateDefaults).length === 0) return [];
+      const [tries, outcomes] = isScored ? [attempts, score.outcomes] : [0, {}];
+      return [[ref, { tries, outcomes, templateDefaults }] as const];
+    }),
   );
 }

@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto';
-import { openList } from '@/core/deliver/openList';
 import type { Item, Stimulus } from '@/core/item/item';
 import type { Test } from '@/core/item/test';
 import { readPackage, type PackageFiles, type QtiPackage } from '@/core/qti/package';
@@ -150,7 +149,7 @@ export function deletePackage(db: Db, packageId: number): void {
   loaded.get(db)?.clear();
 }
 
-/** A test, as the screens can give it, with everything it is made of. */
+/** A test with everything it is made of. */
 export interface TestContent {
   readonly id: number;
   readonly packageId: number;
@@ -196,7 +195,7 @@ export function loadTest(db: Db, testId: number): TestContent | null {
   const content: TestContent = {
     id: testId,
     packageId: row.package_id,
-    test: openList(readStored('test', row.identifier, row.model, row.model_version)),
+    test: readStored('test', row.identifier, row.model, row.model_version),
     items: models('item', 'items'),
     stimuli: models('stimulus', 'stimuli'),
   };

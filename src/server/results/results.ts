@@ -6,7 +6,10 @@ import { isNull, valuesEqual, type JsonValue, type Value } from '@/core/content/
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { prepareItem } from '@/core/processing/prepare';
 import { correctOf, type ItemScore } from '@/core/processing/score';
+import { feedbackIn, type ShownFeedback } from '@/core/sitting/feedback';
+import type { Plan } from '@/core/sitting/plan';
 import type { Points } from '@/core/sitting/points';
+import type { Sitting } from '@/core/sitting/sitting';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
@@ -17,6 +20,7 @@ import type { User } from '../accounts/users';
 
 export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
 export interface QuestionResult {
+  readonly ref: string;
   readonly number: number;
   readonly verdict: Verdict;
   readonly score: number | null;
@@ -29,6 +33,8 @@ export interface AttemptResult {
   readonly points: Points;
   /** Questions a person has still to mark. */
   readonly notMarked: number;
+  /** What the test says at its end. */
+  readonly feedback: readonly ShownFeedback[];
 }
 
 const STORED = z.object({ score: z.number(), maximum: z.number(), later: z.number(), ownRule: z.boolean() });
@@ -48,6 +54,18 @@ function verdictOf(
   return maximum !== null && score < maximum ? 'partly' : 'right';
 }
 
+const hasFeedback = ({ content }: Plan): boolean => content.test.feedback.length > 0;
+
+/** What the test itself says at its end; what its parts said was said when they ended. */
+function endFeedback(sitting: Sitting): ShownFeedback[] {
+  const own = new Set(sitting.plan.content.test.feedback.map(({ identifier }) => identifier));
+  return feedbackIn(
+    sitting,
+    sitting.state.testFeedback.filter((one) => own.has(one)),
+    null,
+  );
+}
+
 function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   if (attempt.phase !== 'handed-in' || attempt.handed_in_at === null) return null;
   const plan = planOf(db, attempt);
@@ -57,13 +75,15 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     { item: string; outcomes: string; progress: ProgressState; scored_by: ItemScore['scoredBy'] }
   >(db, 'SELECT item, outcomes, progress, scored_by FROM item_results WHERE attempt_id = ?').all(attempt.id);
   const byItem = new Map(rows.map((row) => [row.item, row]));
-  const questions = plan.places.flatMap(({ ref }, i): QuestionResult[] => {
+  // What the rules left out has no result, and no number.
+  const taken = plan.places.filter(({ ref }) => byItem.has(ref));
+  const questions = taken.flatMap(({ ref }, i): QuestionResult[] => {
     const row = byItem.get(ref);
     if (!row) return [];
     const outcomes = JSON.parse(row.outcomes) as Record<string, JsonValue>;
     const [score, maximum] = [numberIn(outcomes, 'SCORE'), numberIn(outcomes, 'MAXSCORE')];
     return [
-      { number: i + 1, verdict: verdictOf(score, maximum, row.progress, row.scored_by), score, maximum },
+      { ref, number: i + 1, verdict: verdictOf(score, maximum, row.progress, row.scored_by), score, maximum },
     ];
   });
   const whole = prepared<[string], { points: string | null }>(
@@ -74,7 +94,7 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   /** Of an attempt handed in before its points were kept. */
   const pointsNow = (): Points => {
     const later = questions.filter((one) => one.verdict === 'not-marked');
-    const toMark = new Set(later.map(({ number }) => plan.places[number - 1]?.ref));
+    const toMark = new Set(later.map(({ ref }) => ref));
     return sittingOf(db, attempt, handedInAt).points(({ ref }) => !toMark.has(ref));
   };
   return {
@@ -83,6 +103,7 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     questions,
     points: whole?.points ? STORED.parse(JSON.parse(whole.points)) : pointsNow(),
     notMarked: questions.filter((one) => one.verdict === 'not-marked').length,
+    feedback: hasFeedback(plan) ? endFeedback(sittingOf(db, attempt, handedInAt)) : [],
   };
 }
 
@@ -121,7 +142,7 @@ export function answersFor(
   const { plan } = sitting;
   const sessions = sessionsIn(sitting);
   const questions = result.questions.flatMap((question): AnsweredQuestion[] => {
-    const place = plan.places[question.number - 1];
+    const place = plan.placeOf(question.ref);
     if (!place?.source.sessionControl.allowReview) return [];
     const { ref, item, source } = place;
     const { showFeedback, showSolution } = source.sessionControl;
@@ -137,7 +158,11 @@ export function answersFor(
     return [
       {
         ...question,
-        item: deliverItem(item, ref, attempt.seed, { showFeedback, session }),
+        item: deliverItem(item, ref, attempt.seed, {
+          number: question.number,
+          showFeedback,
+          session: session ?? { tries: 0, outcomes: {}, templateDefaults: own?.templateDefaults },
+        }),
         responses: Object.fromEntries(own?.responses ?? []),
         solution: showSolution && known ? solution : null,
         marks: showSolution ? marksOf(own?.score?.responses ?? new Map(), correct) : {},

@@ -30,6 +30,39 @@ export function BeforeYouStart(props: Props) {
   );
 }
 
+/** The parts, where a test has them: how long each is, and whether there is a way back in it. */
+function Parts({
+  parts,
+  timeMultiplier,
+}: {
+  readonly parts: TestRow['parts'];
+  readonly timeMultiplier: number;
+}) {
+  const t = useTranslations('before');
+  const tests = useTranslations('tests');
+  if (parts.length === 0) return null;
+  return (
+    <section className={styles.parts} aria-labelledby="parts">
+      <h2 id="parts">{t('parts')}</h2>
+      <p>{t('partsText')}</p>
+      <ol>
+        {parts.map(({ title, questions, timeLimit, forwardOnly }, i) => (
+          <li key={i}>
+            {title !== '' && <b>{title}: </b>}
+            {[
+              tests('questions', { count: questions }),
+              ...(timeLimit === null
+                ? []
+                : [tests('minutes', { count: Math.round((timeLimit * timeMultiplier) / 60) })]),
+              ...(forwardOnly ? [t('forwardOnly')] : []),
+            ].join(' · ')}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
 function Before({ name, signInName, needs, assigned, directions }: Props) {
   const t = useTranslations('before');
   const tests = useTranslations('tests');
@@ -48,7 +81,9 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
     if (answer.ok) window.location.assign(`/attempts/${answer.data.attemptId}`);
     else setState({ working: false, problem: refusals(answer.code as 'network', { minutes: 1 }) });
   };
-  const startWords = begun ? t('goOn') : minutes === null ? t('startUntimed') : t('start');
+  const ofParts = assigned.parts.some(({ timeLimit }) => timeLimit !== null);
+  const untimed = minutes === null && !ofParts;
+  const startWords = begun ? t('goOn') : untimed ? t('startUntimed') : t('start');
   return (
     <>
       <h1>{t('title')}</h1>
@@ -60,7 +95,9 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
           name={t('time')}
           value={
             minutes === null
-              ? tests('untimed')
+              ? ofParts
+                ? t('timeOfParts')
+                : tests('untimed')
               : needs.timeMultiplier > 1
                 ? t('extraTime', { minutes })
                 : tests('minutes', { count: minutes })
@@ -69,6 +106,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
         <Fact name={t('tools')} value={t('toolList')} />
         <SetForYou needs={needs} />
       </div>
+      <Parts parts={assigned.parts} timeMultiplier={needs.timeMultiplier} />
       <p>{t('notYou')}</p>
       <section className={styles.directions} aria-labelledby="directions">
         <h2 id="directions">{t('directions')}</h2>
@@ -78,7 +116,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
         <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />
       )}
       <div className={styles.startRow}>
-        <p>{begun ? null : minutes === null ? t('noClock') : t('clock')}</p>
+        <p>{begun ? null : untimed ? t('noClock') : t('clock')}</p>
         <Button
           type="primary"
           size="large"

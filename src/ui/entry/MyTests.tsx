@@ -11,6 +11,13 @@ export interface TestRow {
   readonly title: string;
   readonly questions: number;
   readonly timeLimit: number | null;
+  /** Its parts, where it has more than one, or one that goes forward only. */
+  readonly parts: readonly {
+    readonly title: string;
+    readonly questions: number;
+    readonly timeLimit: number | null;
+    readonly forwardOnly: boolean;
+  }[];
   readonly state: 'not-started' | 'stopped' | 'handed-in';
   readonly attemptId: string | null;
   readonly begunAt: number | null;

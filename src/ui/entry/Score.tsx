@@ -3,8 +3,11 @@
 import { Button } from 'antd';
 import { Check, CircleDashed, CircleSlash, Contrast, X } from 'lucide-react';
 import { useFormatter, useTranslations } from 'use-intl';
+import type { Content } from '@/core/content/content';
 import type { AccessNeeds } from '@/core/needs';
 import type { Points } from '@/core/sitting/points';
+import { ContentView } from '../content/ContentView';
+import { assetAddress } from '../player/useAssets';
 import styles from './entry.module.css';
 import { Page } from './Page';
 import { roundPoints, usePointsWords } from './usePointsWords';
@@ -15,6 +18,8 @@ export interface Result {
   readonly handedInAt: number;
   readonly points: Points;
   readonly notMarked: number;
+  /** What the test says at its end. */
+  readonly feedback: readonly { readonly title: string; readonly content: Content }[];
   readonly questions: readonly {
     readonly number: number;
     readonly verdict: Verdict;
@@ -37,18 +42,20 @@ interface ScoreProps {
   readonly result: Result;
   /** Where the answers can be looked at again. */
   readonly answersHref: string;
+  readonly attemptId: string;
 }
 
 /** The score, question by question: right, partly, not, not answered, not marked yet. */
-export function Score({ name, needs, result, answersHref }: ScoreProps) {
+export function Score({ name, needs, result, ...where }: ScoreProps) {
   return (
     <Page name={name} needs={needs}>
-      <ScoreTable result={result} answersHref={answersHref} />
+      <ScoreTable result={result} {...where} />
     </Page>
   );
 }
 
-function ScoreTable({ result, answersHref }: Pick<ScoreProps, 'result' | 'answersHref'>) {
+function ScoreTable({ result, answersHref, attemptId }: Omit<ScoreProps, 'name' | 'needs'>) {
+  const assetUrl = (path: string) => assetAddress(attemptId, path);
   const t = useTranslations('score');
   const format = useFormatter();
   const date = format.dateTime(new Date(result.handedInAt), { dateStyle: 'long', timeStyle: 'short' });
@@ -58,6 +65,12 @@ function ScoreTable({ result, answersHref }: Pick<ScoreProps, 'result' | 'answer
       <h1>{t('title')}</h1>
       <p className={styles.soft}>{t('handedIn', { title: result.title, date })}</p>
       <p className={styles.points}>{words(result.points)}</p>
+      {result.feedback.map(({ title, content }, i) => (
+        <section key={i} className={styles.directions}>
+          {title !== '' && <h2>{title}</h2>}
+          <ContentView content={content} slots={{ assetUrl }} />
+        </section>
+      ))}
       {result.notMarked > 0 && <p>{t('notMarked', { count: result.notMarked })}</p>}
       {result.points.ownRule && <p>{t('ownRule')}</p>}
       <table className={styles.score}>

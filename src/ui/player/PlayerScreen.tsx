@@ -2,10 +2,10 @@
 
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { neighbour } from '@/core/attempt/overview';
+import { isFinished, neighbour } from '@/core/attempt/overview';
 import { AT_QUESTION, type Position } from '@/core/attempt/position';
 import { own } from '@/core/own';
-import { questionOrder, type DeliveredTest } from '@/core/item/delivered';
+import { isEnd, isForwardOnly, questionOrder, type DeliveredTest } from '@/core/item/delivered';
 import { useHandler } from '../kit/useHandler';
 import { Header } from './header/Header';
 import { useAttempt, useKept, usePlayer } from '../attempt/PlayerContext';
@@ -19,6 +19,7 @@ import { Sheets } from './sheets/Sheets';
 import type { Unit } from './sheets/units';
 import { useWhereRead } from '../tools/whereRead';
 import { PageLayers } from './PageLayers';
+import { useGoingOn } from './stages/useGoingOn';
 import { ToolRail } from './rail/ToolRail';
 import { useToolAct, useToolsHere, type OpenPanel } from './rail/tools';
 import { Trail } from './trail/Trail';
@@ -33,10 +34,12 @@ import { ToolWindows } from './windows/ToolWindows';
 /** The question screen: header, trail, sheets and tools, or the review in the place of the sheets. */
 export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; ready: boolean }) {
   const t = useTranslations('player');
-  const { test, layout, dispatch } = usePlayer();
+  const { session, test, layout, dispatch } = usePlayer();
   const current = useAttempt((state) => state.current);
   const [position, setPosition] = useState<Position>(AT_QUESTION);
-  const reviewing = position.kind === 'review';
+  const staged = useAttempt((state) => state.stage !== null);
+  // Where no question is left to be on, what is left is looking over and handing in.
+  const reviewing = position.kind === 'review' || (staged && current === null);
   const fromReview = position.kind === 'question' && position.fromReview;
   const [open, setOpen] = useState<string | null>(null);
   const pageRef = useRef<HTMLDivElement>(null);
@@ -60,8 +63,8 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   );
   useEffect(() => {
     const [first] = questionOrder(test);
-    if (current === null && first !== undefined) openQuestion(first);
-  }, [current, openQuestion, test]);
+    if (current === null && !staged && first !== undefined) openQuestion(first);
+  }, [current, openQuestion, staged, test]);
 
   useTitle(reviewing ? null : current);
   useWhereRead();
@@ -72,9 +75,9 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       if (ref !== current) openQuestion(ref);
     }),
   );
-  const step = useHandler((by: 1 | -1) => {
-    const target = current === null ? null : neighbour(test, current, by);
-    if (target !== null) goTo(target);
+  const going = useGoingOn((ref) => {
+    setPosition({ kind: 'question', fromReview: true });
+    openQuestion(ref);
   });
   const review = useHandler(() =>
     leave(() => {
@@ -84,6 +87,17 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       pageRef.current?.scrollTo({ top: 0 });
     }),
   );
+  const step = useHandler((by: 1 | -1) => {
+    if (current === null) return;
+    if (isForwardOnly(test, current)) {
+      if (by > 0 && !isEnd(test, current))
+        leave(() => going.next(isFinished(test, session.getState(), current)));
+      else if (by > 0) review();
+      return;
+    }
+    const target = neighbour(test, current, by);
+    if (target !== null) goTo(target);
+  });
   usePlayerKeys({ step, review, open, setOpen, current, reviewing });
 
   const sheets = useDrawnAhead([...new Set([...shown, ...useNear(current, ready)])], shown, (sheet) => {
@@ -91,7 +105,6 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
     return item ? (
       <QuestionSheet
         item={item}
-        number={questionOrder(test).indexOf(sheet) + 1}
         pageRef={pageRef}
         unseenRef={unseenRef}
         shownRef={shownRef}
@@ -121,6 +134,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
               current={current}
               pageRef={pageRef}
               onHandedIn={onHandedIn}
+              onEndPart={going.endPart}
               onGo={(ref) => {
                 setPosition({ kind: 'question', fromReview: true });
                 openQuestion(ref);
@@ -135,6 +149,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       {!reviewing && <ToolWindows />}
       <PageLayers />
       {reminder}
+      {going.dialogs}
     </div>
   );
 }

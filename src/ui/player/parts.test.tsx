@@ -75,7 +75,15 @@ describe('looking over', () => {
   test('says what is missing, part by part, and filters', async () => {
     const { show } = prepared();
     const gone: string[] = [];
-    show(<Review current="Q2" pageRef={createRef()} onGo={(ref) => gone.push(ref)} onHandedIn={none} />);
+    show(
+      <Review
+        current="Q2"
+        pageRef={createRef()}
+        onGo={(ref) => gone.push(ref)}
+        onEndPart={() => undefined}
+        onHandedIn={none}
+      />,
+    );
     expect(screen.getByText('2 of 3 questions are not finished.')).toBeTruthy();
     expect(rows()).toEqual([
       '1Question 1doneebbFlagged',
@@ -92,7 +100,9 @@ describe('looking over', () => {
   });
   test('before handing in, what is done and flagged is said to be done', async () => {
     const { show } = prepared();
-    show(<Review current="Q2" pageRef={createRef()} onGo={none} onHandedIn={none} />);
+    show(
+      <Review current="Q2" pageRef={createRef()} onGo={none} onEndPart={() => undefined} onHandedIn={none} />,
+    );
     await user.click(screen.getByRole('button', { name: /^Hand in/ }));
     const dialog = within(await screen.findByRole('dialog'));
     expect(dialog.getByRole('button', { name: /^Question 1/ }).textContent).toBe('Question 1doneFlagged');
@@ -103,7 +113,15 @@ describe('looking over', () => {
   test('an empty filter says so', async () => {
     const { session, show } = testPlayer([someQuestion('Q1')]);
     session.dispatch({ type: 'answered', item: 'Q1', responses: { R: 'A' }, how: 'edit' });
-    show(<Review current={null} pageRef={createRef()} onGo={none} onHandedIn={none} />);
+    show(
+      <Review
+        current={null}
+        pageRef={createRef()}
+        onGo={none}
+        onEndPart={() => undefined}
+        onHandedIn={none}
+      />,
+    );
     expect(screen.getByText('Every question is done.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Unfinished (0)' }));
     expect(screen.getByText('Nothing is unfinished.')).toBeTruthy();

@@ -2,7 +2,6 @@
 
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
-import { questionOrder } from '@/core/item/delivered';
 import { progressOfItem, unfinishedParts } from '@/core/item/progress';
 import { taskOf } from '@/core/item/said';
 import { own } from '@/core/own';
@@ -27,7 +26,7 @@ export function useReadBack(): (itemRef: string) => void {
     const missing = progressText(words(unfinishedParts(progress)), '. ');
     announce(
       [
-        t('number', { number: questionOrder(test).indexOf(itemRef) + 1 }),
+        t('number', { number: item.number }),
         taskOf(item),
         progress.parts.length > 0 ? t('yours', { words: say.item(item, responses) }) : '',
         t('standing', { state: progress.state, words: missing }),

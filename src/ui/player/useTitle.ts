@@ -2,16 +2,15 @@
 
 import { useEffect } from 'react';
 import { useTranslations } from 'use-intl';
-import { questionOrder } from '@/core/item/delivered';
+import { own } from '@/core/own';
 import { usePlayer } from '../attempt/PlayerContext';
 
 /** The page's title says which question it shows: what a window and a screen reader call it. */
 export function useTitle(current: string | null): void {
   const t = useTranslations('trail');
   const { test } = usePlayer();
-  const order = questionOrder(test);
-  const number = current === null ? 0 : order.indexOf(current) + 1;
-  const where = number > 0 ? t('where', { number, total: order.length }) : t('review');
+  const number = current === null ? undefined : own(test.items, current)?.number;
+  const where = number === undefined ? t('review') : t('where', { number, total: test.count });
   useEffect(() => {
     const before = document.title;
     document.title = `${where} · ${test.title}`;

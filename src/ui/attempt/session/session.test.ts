@@ -13,6 +13,7 @@ import { NO_MATERIALS } from '@/core/item/materials';
 import { NO_NEEDS } from '@/core/needs';
 
 const CHECKED: DeliveredItem = {
+  number: 1,
   ref: '',
   body: [],
   responses: [],
@@ -27,7 +28,17 @@ const CHECKED: DeliveredItem = {
 };
 
 const CONTENT: Content = {
-  test: { title: 'T', directions: [], timeLimit: null, parts: [], items: {}, stimuli: {}, assets: [] },
+  test: {
+    title: 'T',
+    directions: [],
+    timeLimit: null,
+    parts: [],
+    count: 0,
+    clocks: [],
+    items: {},
+    stimuli: {},
+    assets: [],
+  },
   student: { displayName: 'Wren', needs: NO_NEEDS },
 };
 
@@ -42,6 +53,7 @@ class FakeServer implements Transport {
   /** A page this server was never told of. */
   forgot = '';
   content = () => Promise.resolve(CONTENT);
+  goOn = () => Promise.reject(new TypeError('network'));
   resume = () =>
     Promise.resolve({
       device: 'page-2',

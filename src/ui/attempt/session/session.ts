@@ -1,12 +1,14 @@
-import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
+import type { AttemptEvent, BrowserAction, BrowserEvent } from '@/core/attempt/events';
 import { History } from '@/core/attempt/history';
 import { may } from '@/core/attempt/may';
-import type { DeliveredTest } from '@/core/item/delivered';
+import { own } from '@/core/own';
+import type { GoOnRequest } from '@/core/wire/requests';
+import { openPartOf, type DeliveredTest } from '@/core/item/delivered';
 import { itemOf, type AttemptState } from '@/core/attempt/state';
 import { emptied, firstBatch, isEmptied } from './batches';
 import type { ServerClock } from './clock';
 import type { Journal } from './journal';
-import { ServerRefusal, type Content, type Resumed, type Transport } from './transport';
+import { ServerRefusal, type Content, type Resumed, type Transport, type WentOn } from './transport';
 
 /**
  * How safe the answers are, in truth: all with the server; on their way; kept on this computer because the network is down;
@@ -164,6 +166,22 @@ export class AttemptSession {
     this.notify();
   }
 
+  /**
+   * Goes on where there is no way back, or ends the open part: everything given is sent first, then the test comes back with what may
+   * be seen from then on. `time`: a clock inside the test has ended something.
+   * @throws when the network or the server does not take it; nothing is lost, nothing was done
+   */
+  async goOn(move: GoOnRequest['move']): Promise<Pick<WentOn, 'feedback' | 'moved'>> {
+    if (!(await this.flush())) throw new TypeError('the answers have not all arrived');
+    const went = await this.transport.goOn(this.device, move);
+    this.delivered = went.test;
+    // One that was on its way already knows nothing of it.
+    if (this.inFlight) await this.inFlight;
+    await this.send();
+    this.notify();
+    return went;
+  }
+
   stop(): Promise<void> {
     return this.finish(() => this.transport.stop(this.device));
   }
@@ -210,7 +228,7 @@ export class AttemptSession {
       this.clock.correct(saved.serverNow, sentAt);
       this.cursor = saved.cursor;
       this.acknowledged = saved.acknowledged;
-      for (const event of saved.others) this.history.add(event);
+      this.takeIn(saved.others);
       const over = saved.phase === 'handed-in';
       this.status = { ...this.status, moved: saved.moved, over: this.status.over || over, signedOut: false };
       void this.journal.forget(this.device, saved.acknowledged).catch(() => undefined);
@@ -227,6 +245,33 @@ export class AttemptSession {
       this.updateSave();
       this.notify();
       return false;
+    }
+  }
+
+  /** What others said. It was said before whatever is said here from now on, though this page's clock may be a little behind. */
+  private takeIn(others: readonly AttemptEvent[]): void {
+    for (const event of others) {
+      this.history.add(event);
+      this.lastAt = Math.max(this.lastAt, event.at);
+    }
+    // It stands somewhere else now, and this page did not ask for it: what may be seen there is fetched.
+    if (!this.isDelivered) void this.fetchAgain();
+  }
+
+  /** Whether what may be seen where the attempt stands now is here. */
+  get isDelivered(): boolean {
+    const { current, stage } = this.getState();
+    if (current !== null && !own(this.delivered.items, current)) return false;
+    return stage === null || stage.part === (openPartOf(this.delivered)?.identifier ?? null);
+  }
+
+  /** Fetches what may be seen now; without network it is tried again with the next sign of life. */
+  private async fetchAgain(): Promise<void> {
+    try {
+      this.delivered = (await this.transport.content()).test;
+      this.notify();
+    } catch {
+      this.schedule(RETRY_MS[0] ?? HEARTBEAT_MS);
     }
   }
 

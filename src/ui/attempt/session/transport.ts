@@ -1,11 +1,21 @@
 import type { BrowserEvent } from '@/core/attempt/events';
+import type { Content as Words } from '@/core/content/content';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
+import type { GoOnRequest } from '@/core/wire/requests';
 import { resumedReply, savedReply, type Resumed, type Saved } from '@/core/wire/replies';
 
 export interface Content {
   readonly test: DeliveredTest;
   readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
+}
+/** What came of going on. */
+export interface WentOn {
+  readonly test: DeliveredTest;
+  /** What the test has to say to it. */
+  readonly feedback: readonly { readonly title: string; readonly content: Words }[];
+  /** A clock had ended something first, so that nothing was done of what was asked. */
+  readonly moved: boolean;
 }
 export type { Resumed, Saved };
 
@@ -28,6 +38,8 @@ export interface Transport {
   save(device: string, events: readonly BrowserEvent[], cursor: number, leaving?: boolean): Promise<Saved>;
   /** Has the answer to one question checked now; what was given before must have been sent. */
   check(device: string, item: string, by: string | null): Promise<{ readonly item: DeliveredItem }>;
+  /** Goes on where there is no way back, ends the open part, or sees what a clock has ended. */
+  goOn(device: string, move: GoOnRequest['move']): Promise<WentOn>;
   stop(device: string): Promise<void>;
   handIn(device: string, reason: 'asked' | 'time'): Promise<void>;
 }
@@ -59,6 +71,7 @@ export function httpTransport(attemptId: string): Transport {
     save: async (device, events, cursor, leaving) =>
       savedReply.parse(await call('/events', { device, events, cursor }, leaving)),
     check: (device, item, by) => call(`/items/${encodeURIComponent(item)}/check`, { device, by }),
+    goOn: (device, move) => call('/go-on', { device, move }),
     stop: (device) => call('/stop', { device }),
     handIn: (device, reason) => call('/hand-in', { device, reason }),
   };

@@ -3,12 +3,12 @@
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
-import { unfinishedParts } from '@/core/item/progress';
+import { forwardPlace, openPartOf } from '@/core/item/delivered';
 import { usePlayer } from '../../attempt/PlayerContext';
-import { progressText, useProgressWords } from '../useProgressWords';
+import { ServerRefusal } from '../../attempt/session/transport';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
-import { Press } from '../../kit/Button';
+import { UnfinishedList } from './UnfinishedList';
 
 interface Props {
   readonly open: boolean;
@@ -21,29 +21,18 @@ interface Props {
 /** The one deliberate confirmation: what is unfinished, flagged or never opened, each a way back; then it is over. */
 export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) {
   const t = useTranslations('handIn');
-  const { session } = usePlayer();
-  const words = useProgressWords();
-  const trail = useTranslations('trail');
-  const [state, setState] = useState<'asking' | 'working' | 'failed'>('asking');
-  const unfinished = questions.filter((one) => one.standing !== 'done');
-  const flagged = questions.filter((one) => one.standing === 'done' && one.flagged);
+  const refusals = useTranslations('refusals');
+  const stages = useTranslations('stages');
+  const { session, test } = usePlayer();
+  const part = openPartOf(test);
+  const ahead = part ? forwardPlace(test, part).ahead : 0;
+  const [state, setState] = useState<string>('asking');
   const handIn = () => {
     setState('working');
-    session.handIn('asked').then(onDone, () => setState('failed'));
+    session
+      .handIn('asked')
+      .then(onDone, (error: unknown) => setState(error instanceof ServerRefusal ? error.code : 'failed'));
   };
-  const row = (one: QuestionOverview) => (
-    <li key={one.ref}>
-      <Press className={styles.link} onClick={() => onGo(one.ref)}>
-        <b>{t('question', { number: one.number })}</b>
-        <span>
-          {one.standing === 'not-opened' || one.standing === 'done'
-            ? trail(`standing.${one.standing}`)
-            : progressText(words(unfinishedParts(one.progress)))}
-        </span>
-        {one.flagged && <span>{trail('flagged')}</span>}
-      </Press>
-    </li>
-  );
   return (
     <Dialog
       open={open}
@@ -61,21 +50,13 @@ export function HandInDialog({ open, questions, onClose, onGo, onDone }: Props) 
       ]}
     >
       <p>{t('text')}</p>
-      <p>
-        {unfinished.length === 0
-          ? t('allDone', { count: questions.length })
-          : t('unfinished', { count: unfinished.length })}
-      </p>
-      {unfinished.length > 0 && <ul className={styles.list}>{unfinished.map(row)}</ul>}
-      {flagged.length > 0 && (
-        <>
-          <p>{t('flagged', { count: flagged.length })}</p>
-          <ul className={styles.list}>{flagged.map(row)}</ul>
-        </>
-      )}
-      {state === 'failed' && (
+      {ahead > 0 && <p>{stages('endAhead', { count: ahead })}</p>}
+      <UnfinishedList questions={questions} onGo={onGo} />
+      {state !== 'asking' && state !== 'working' && (
         <p className={styles.problem} role="alert">
-          {t('failed')}
+          {state !== 'failed' && refusals.has(state as 'error')
+            ? refusals(state as 'not-valid')
+            : t('failed')}
         </p>
       )}
     </Dialog>

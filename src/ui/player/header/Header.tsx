@@ -3,19 +3,29 @@
 import { CircleHelp, LogOut, Menu } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { DeliveredTest } from '@/core/item/delivered';
+import { partOf, type DeliveredTest } from '@/core/item/delivered';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 import { SaveSign } from './SaveSign';
+import { usePartName } from '../stages/usePartName';
 import { TimeLeft } from './TimeLeft';
 import { Button } from '../../kit/Button';
 
 /** The title of the section a question is in. */
 const sectionOf = (test: DeliveredTest, ref: string | null): string | undefined =>
   test.parts.flatMap((part) => part.sections).find((one) => ref !== null && one.items.includes(ref))?.title;
+/** The name of a question's part, where there is more than one. */
+const partNameOf = (
+  test: DeliveredTest,
+  ref: string | null,
+  nameOf: ReturnType<typeof usePartName>,
+): string | undefined => {
+  const part = ref === null ? undefined : partOf(test, ref);
+  return part && test.parts.filter(({ count }) => count > 0).length > 1 ? nameOf(part) : undefined;
+};
 
 /**
  * Which test and section, whether the answers are safe, the time, stopping for now, help. On a narrow screen only what is looked at
@@ -24,7 +34,9 @@ const sectionOf = (test: DeliveredTest, ref: string | null): string | undefined 
 export const Header = memo(function Header() {
   const t = useTranslations('header');
   const { test, studentName, layout, tight } = usePlayer();
-  const section = useAttempt(({ current }) => sectionOf(test, current));
+  const current = useAttempt((state) => state.current);
+  const nameOf = usePartName();
+  const section = [partNameOf(test, current, nameOf), sectionOf(test, current)].filter(Boolean).join(' · ');
   const [dialog, setDialog] = useState<'stop' | 'help' | null>(null);
   const [open, setOpen] = useState(false);
   const narrow = layout === 'narrow';

@@ -2,7 +2,8 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { leftAt, toneOf, wordsOf } from '@/core/attempt/timing';
+import { nextToEnd } from '@/core/attempt/clocks';
+import { toneOf, wordsOf } from '@/core/attempt/timing';
 import * as z from 'zod/mini';
 import { useAttempt, usePlayer, useKept } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
@@ -14,8 +15,8 @@ const TIME = { schema: z.object({ hidden: z.boolean() }), initial: () => ({ hidd
 /** Time left in words and as a bar: quiet until ten minutes, outlined at ten, filled at five. The student may hide it. */
 export function TimeLeft() {
   const t = useTranslations('time');
-  const { session, announce } = usePlayer();
-  const timing = useAttempt((state) => state.timing);
+  const { session, test, announce } = usePlayer();
+  const state = useAttempt((all) => all);
   const [{ hidden }, keep] = useKept('time', TIME);
   const [now, setNow] = useState(() => session.clock.now());
   const said = useRef<string | null>(null);
@@ -25,17 +26,21 @@ export function TimeLeft() {
     return () => clearInterval(timer);
   }, [session]);
 
-  const left = leftAt(timing, now);
-  const tone = left === null ? 'calm' : toneOf(left);
+  const clock = nextToEnd(test, state, Math.max(now, state.countedTo ?? 0));
+  const tone = clock ? toneOf(clock.left, clock.maximum) : 'calm';
+  const kind = clock?.kind ?? 'test';
+  const title = clock?.title ?? '';
   useEffect(() => {
-    if (tone === 'calm' || said.current === tone) return;
-    said.current = tone;
-    announce(t(`warning.${tone}`));
-  }, [announce, t, tone]);
+    const sign = `${kind} ${title} ${tone}`;
+    if (tone === 'calm' || said.current === sign) return;
+    said.current = sign;
+    announce(t(`warning.${tone}`, { kind, title }));
+  }, [announce, kind, t, title, tone]);
 
-  if (left === null || timing.limit === null) return null;
+  if (!clock) return null;
+  const { left, maximum } = clock;
   const { unit, count } = wordsOf(left);
-  const words = t(unit, { count });
+  const words = t(unit, { count, kind });
   return (
     <Press
       className={styles.time}
@@ -49,7 +54,7 @@ export function TimeLeft() {
       ) : (
         <>
           <span className={styles.bar} aria-hidden="true">
-            <span style={{ width: `${(left / timing.limit) * 100}%` }} />
+            <span style={{ width: `${(left / maximum) * 100}%` }} />
           </span>
           {words}
         </>

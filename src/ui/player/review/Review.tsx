@@ -1,9 +1,10 @@
 'use client';
 
-import { ArrowLeft, Flag, Send } from 'lucide-react';
+import { ArrowLeft, ArrowRightToLine, Flag, Lock, Send } from 'lucide-react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
+import { isLastPart, openPartOf } from '@/core/item/delivered';
 import { own } from '@/core/own';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { HandInDialog } from '../dialogs/HandInDialog';
@@ -14,6 +15,7 @@ import { useOverview } from '../trail/useOverview';
 import { useSaid } from '../../interactions/useSaid';
 import { progressText, useProgressWords } from '../useProgressWords';
 import { toolsOn } from '../../tools';
+import { usePartName } from '../stages/usePartName';
 import styles from './review.module.css';
 import { Button, Press } from '../../kit/Button';
 
@@ -26,12 +28,18 @@ interface Props {
   readonly pageRef: RefObject<HTMLElement | null>;
   readonly onGo: (ref: string) => void;
   readonly onHandedIn: () => void;
+  /** Ends the open part, where another follows. */
+  readonly onEndPart: () => void;
 }
 
 /** Every question with how it stands and what is missing; a press goes there. Handing in starts here and nowhere else. */
-export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
+export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props) {
   const t = useTranslations('review');
-  const { layout } = usePlayer();
+  const stages = useTranslations('stages');
+  const nameOf = usePartName();
+  const { layout, test } = usePlayer();
+  const part = openPartOf(test);
+  const goesOn = part !== undefined && !isLastPart(test, part);
   const ownRef = useRef<HTMLDivElement>(null);
   const contentRef = useRef<HTMLDivElement>(null);
   const questions = useOverview();
@@ -41,11 +49,12 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
   useEffect(() => headingRef.current?.focus(), []);
   const fits: Record<Filter, (one: QuestionOverview) => boolean> = {
     all: () => true,
-    unfinished: (one) => one.standing !== 'done',
+    unfinished: (one) => one.standing !== 'done' && !one.closed,
     flagged: (one) => one.flagged,
   };
   const shown = questions.filter(fits[filter]);
   const here = questions.find((one) => one.ref === current);
+  const open = questions.filter((one) => !one.closed);
   const unfinished = questions.filter(fits.unfinished).length;
 
   return (
@@ -54,7 +63,14 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
         <h2 id="able-review" ref={headingRef} tabIndex={-1}>
           {t('title')}
         </h2>
-        <p>{unfinished === 0 ? t('allDone') : t('some', { count: unfinished, total: questions.length })}</p>
+        {part ? (
+          <p>
+            {test.parts.length > 1 && <b>{nameOf(part)} </b>}
+            {unfinished === 0 ? t('allDone') : t('some', { count: unfinished, total: open.length })}
+          </p>
+        ) : (
+          <p>{stages('allEnded')}</p>
+        )}
         <div className={styles.filters} role="group" aria-label={t('filter')}>
           {FILTERS.map((one) => (
             <Button key={one} aria-pressed={filter === one} onClick={() => setFilter(one)}>
@@ -94,15 +110,22 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
             {t('backTo', { number: here.number })}
           </Button>
         )}
-        <span className={styles.note}>{t('note')}</span>
-        <Button look="main" onClick={() => setAsking(true)}>
-          <Send size="1.15em" aria-hidden="true" />
-          {t('handIn')}
-        </Button>
+        <span className={styles.note}>{goesOn ? stages('note') : t('note')}</span>
+        {goesOn ? (
+          <Button look="main" onClick={onEndPart}>
+            <ArrowRightToLine size="1.15em" aria-hidden="true" />
+            {stages('end', { part: nameOf(part) })}
+          </Button>
+        ) : (
+          <Button look="main" onClick={() => setAsking(true)}>
+            <Send size="1.15em" aria-hidden="true" />
+            {t('handIn')}
+          </Button>
+        )}
       </footer>
       <HandInDialog
         open={asking}
-        questions={questions}
+        questions={open}
         onClose={() => setAsking(false)}
         onGo={onGo}
         onDone={onHandedIn}
@@ -114,7 +137,7 @@ export function Review({ current, pageRef, onGo, onHandedIn }: Props) {
 function Row({ question, here, onGo }: { question: QuestionOverview; here: boolean; onGo: () => void }) {
   const t = useTranslations('trail');
   const words = useProgressWords();
-  const { number, standing, flagged, progress } = question;
+  const { number, standing, flagged, closed, progress } = question;
   const { test } = usePlayer();
   const say = useSaid();
   const tools = useTranslations('tools');
@@ -123,7 +146,7 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
   const responses = useAttempt((state) => itemOf(state, question.ref).responses);
   const item = own(test.items, question.ref);
   const answer = item ? say.glance(item, responses) : '';
-  const missing = standing === 'done' || standing === 'not-opened' ? [] : words(progress);
+  const missing = closed || standing === 'done' || standing === 'not-opened' ? [] : words(progress);
   return (
     <Press
       className={styles.row}
@@ -138,6 +161,11 @@ function Row({ question, here, onGo }: { question: QuestionOverview; here: boole
       <span className={styles.name}>
         <b>{t('question', { number })}</b>
         <span>{t(`standing.${standing}`)}</span>
+        {closed && (
+          <span className={styles.closed}>
+            <Lock size="0.9em" aria-hidden="true" /> {t('closed')}
+          </span>
+        )}
       </span>
       <span className={styles.missing}>
         {answer !== '' && <span className={styles.answer}>{answer}</span>}

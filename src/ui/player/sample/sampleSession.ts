@@ -29,6 +29,7 @@ export function sampleSession(test: DeliveredTest, needs: AccessNeeds, displayNa
         phase: 'running',
       }),
     check: never,
+    goOn: never,
     stop: never,
     handIn: never,
   };

@@ -4,7 +4,6 @@ import { own } from '@/core/own';
 import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { numberRanges } from '@/core/attempt/numbers';
-import { questionOrder } from '@/core/item/delivered';
 import { PassageText } from '../../content/PassageText';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
@@ -29,8 +28,8 @@ export const PassageSheet = memo(function PassageSheet({
   const contentRef = useRef<HTMLDivElement>(null);
   const stimulus = own(test.stimuli, stimulusId);
   if (!stimulus) return null;
-  const numbers = questionOrder(test).flatMap((ref, i) =>
-    own(test.items, ref)?.stimuli.includes(stimulusId) ? [i + 1] : [],
+  const numbers = Object.values(test.items).flatMap(({ number, stimuli }) =>
+    stimuli.includes(stimulusId) ? [number] : [],
   );
   return (
     <Sheet

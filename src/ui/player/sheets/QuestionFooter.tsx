@@ -4,7 +4,7 @@ import { ArrowLeft, ArrowRight, CircleCheck, ListChecks } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
 import { itemOf } from '@/core/attempt/state';
-import type { DeliveredItem } from '@/core/item/delivered';
+import { isEnd, isForwardOnly, type DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { useTold } from '../../kit/speech';
@@ -29,8 +29,10 @@ export function QuestionFooter({ item, checking, onStep, onReview, fromReview }:
   const words = useProgressWords();
   const lines = words(progressOfItem(item, responses));
   useTold(announce, [progressText(lines, '. '), checking.words].filter(Boolean).join('. '));
-  const first = neighbour(test, item.ref, -1) === null;
-  const last = neighbour(test, item.ref, 1) === null;
+  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
+  const forward = isForwardOnly(test, item.ref);
+  const first = forward || neighbour(test, item.ref, -1) === null;
+  const last = forward ? isEnd(test, item.ref) : neighbour(test, item.ref, 1) === null;
   return (
     <footer className={styles.foot}>
       <div className={styles.footLine}>
@@ -43,6 +45,8 @@ export function QuestionFooter({ item, checking, onStep, onReview, fromReview }:
             </span>
           ))}
           {checking.words !== null && <span className={styles.checked}>{checking.words}</span>}
+          {closed && item.tries === null && <span className={styles.checked}>{t('closed')}</span>}
+          {forward && <span className={styles.checked}>{t('forward')}</span>}
         </p>
         <span className={styles.ways}>
           {item.tries !== null && (
@@ -57,7 +61,12 @@ export function QuestionFooter({ item, checking, onStep, onReview, fromReview }:
               {t('backToReview')}
             </Button>
           )}
-          <Button look="way" disabled={first} onClick={() => onStep(-1)}>
+          <Button
+            look="way"
+            disabled={first}
+            title={forward ? t('forward') : undefined}
+            onClick={() => onStep(-1)}
+          >
             <ArrowLeft size="1.15em" aria-hidden="true" />
             <span className={styles.backName}>{t('back')}</span>
           </Button>

@@ -4,7 +4,7 @@ import { CircleHelp, Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf, type Responses } from '@/core/attempt/state';
-import type { DeliveredItem } from '@/core/item/delivered';
+import { isForwardOnly, partOf, type DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { givenResponses, isAnswered } from '@/core/item/progress';
 import { CheckDialog } from '../dialogs/CheckDialog';
@@ -27,7 +27,6 @@ import { Button } from '../../kit/Button';
 
 interface Props {
   readonly item: DeliveredItem;
-  readonly number: number;
   readonly pageRef: RefObject<HTMLElement | null>;
   /** Where the screen asks, before leaving, what was never seen. */
   readonly unseenRef: RefObject<() => Unit[]>;
@@ -43,7 +42,6 @@ interface Props {
 /** One question: its number and points, its body, what is missing, and the way on. Each question has a sheet of its own. */
 export const QuestionSheet = memo(function QuestionSheet({
   item,
-  number,
   pageRef,
   unseenRef,
   shownRef,
@@ -53,7 +51,11 @@ export const QuestionSheet = memo(function QuestionSheet({
   onTurn,
 }: Props) {
   const t = useTranslations('question');
-  const { layout } = usePlayer();
+  const { number } = item;
+  const { layout, test } = usePlayer();
+  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
+  // What is left for good is not come back to.
+  const canFlag = !isForwardOnly(test, item.ref) && !(closed && partOf(test, item.ref)?.status === 'ended');
   const ownRef = useRef<HTMLElement>(null);
   const contentRef = useRef<HTMLDivElement>(null);
   const headingRef = useRef<HTMLHeadingElement>(null);
@@ -93,7 +95,7 @@ export const QuestionSheet = memo(function QuestionSheet({
             )}
             <span className={styles.grow} />
             <HowTo item={item} />
-            <FlagButton itemRef={item.ref} />
+            {canFlag && <FlagButton itemRef={item.ref} />}
             <span className={styles.headEnd}>
               <Steps item={item} />
               {stimulus !== undefined && <GrowButton sheet="question" onTurn={onTurn} />}
@@ -170,8 +172,8 @@ function Steps({ item }: { item: DeliveredItem }) {
     dispatch({ type: 'answered', item: item.ref, responses: everything(to), how });
     announce(t(`did.${how}`));
   };
-  const before = own.past.at(-1);
-  const [after] = own.future;
+  const before = own.closed ? undefined : own.past.at(-1);
+  const after = own.closed ? undefined : own.future[0];
   return (
     <span className={styles.steps}>
       <Button
@@ -194,7 +196,7 @@ function Steps({ item }: { item: DeliveredItem }) {
       </Button>
       <Button
         look="quiet"
-        disabled={!answered}
+        disabled={!answered || own.closed}
         aria-label={t('startOver')}
         title={t('startOver')}
         onClick={() => setAsking(true)}

@@ -1,15 +1,17 @@
 'use client';
 
 import { ChevronDown } from 'lucide-react';
-import { memo, useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { useHandler } from '../../kit/useHandler';
 import type { AttemptState } from '@/core/attempt/state';
+import { forwardPlace, openPartOf, type DeliveredPart } from '@/core/item/delivered';
 import { own } from '@/core/own';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { toolsOn } from '../../tools';
 import styles from './trail.module.css';
+import { usePartName } from '../stages/usePartName';
 import { useOverview } from './useOverview';
 import { Press } from '../../kit/Button';
 
@@ -25,14 +27,18 @@ export function Trail({ current, onGo, onReview }: Props) {
   const { test, layout, tight } = usePlayer();
   const questions = useOverview();
   const signs = useAttempt(signsIn);
-  const [open, setOpen] = useState(false);
+  const [shown, setShown] = useState(false);
   const narrow = layout === 'narrow';
-  const done = questions.filter((one) => one.standing === 'done').length;
+  const nameOf = usePartName();
+  const parts = test.parts.filter(({ count }) => count > 0);
+  const open = openPartOf(test);
+  const inOpen = questions.filter(({ ref }) => open?.sections.some(({ items }) => items.includes(ref)));
+  const done = inOpen.filter((one) => one.standing === 'done').length;
   const here = questions.find((one) => one.ref === current);
   const byRef = new Map(questions.map((one) => [one.ref, one]));
-  const visible = !narrow || open;
+  const visible = !narrow || shown;
   const go = useHandler((ref: string) => {
-    setOpen(false);
+    setShown(false);
     onGo(ref);
   });
 
@@ -40,12 +46,12 @@ export function Trail({ current, onGo, onReview }: Props) {
     <Press
       className={styles.review}
       onClick={() => {
-        setOpen(false);
+        setShown(false);
         onReview();
       }}
       title={t('reviewHint')}
     >
-      <b>{t('count', { done, total: questions.length })}</b>
+      {open && <b>{t('count', { done, total: inOpen.length })}</b>}
       {t('review')}
     </Press>
   );
@@ -55,55 +61,40 @@ export function Trail({ current, onGo, onReview }: Props) {
       {narrow && (
         <Press
           className={styles.toggle}
-          aria-expanded={open}
-          aria-label={
-            here && tight ? t('where', { number: here.number, total: questions.length }) : undefined
-          }
-          onClick={() => setOpen(!open)}
+          aria-expanded={shown}
+          aria-label={here && tight ? t('where', { number: here.number, total: test.count }) : undefined}
+          onClick={() => setShown(!shown)}
         >
-          {here
-            ? t(tight ? 'whereShort' : 'where', { number: here.number, total: questions.length })
-            : t('label')}
+          {here ? t(tight ? 'whereShort' : 'where', { number: here.number, total: test.count }) : t('label')}
           <ChevronDown size="1.1em" aria-hidden="true" />
         </Press>
       )}
       {visible && (
         <div className={styles.line}>
-          {test.parts.flatMap((part) =>
-            part.sections.map((section) => (
-              <section
-                key={section.items[0]}
-                className={styles.section}
-                aria-label={section.title || undefined}
-              >
-                {section.title !== '' && (
-                  <p className={styles.legend} aria-hidden="true">
-                    {section.title}
-                  </p>
-                )}
-                <ol className={styles.stops}>
-                  {section.items.map((ref) => {
-                    const question = byRef.get(ref);
-                    return (
-                      question && (
-                        <li key={ref}>
-                          <Stop
-                            target={ref}
-                            number={question.number}
-                            standing={question.standing}
-                            flagged={question.flagged}
-                            here={ref === current}
-                            sign={own(signs, ref) ?? null}
-                            onGo={go}
-                          />
-                        </li>
-                      )
-                    );
-                  })}
-                </ol>
-              </section>
-            )),
-          )}
+          {parts.map((part) => (
+            <PartStops
+              key={part.identifier}
+              part={part}
+              name={parts.length > 1 ? nameOf(part) : null}
+              stopOf={(ref) => {
+                const question = byRef.get(ref);
+                return (
+                  question && (
+                    <Stop
+                      target={ref}
+                      number={question.number}
+                      standing={question.standing}
+                      flagged={question.flagged}
+                      closed={question.closed}
+                      here={ref === current}
+                      sign={own(signs, ref) ?? null}
+                      onGo={go}
+                    />
+                  )
+                );
+              }}
+            />
+          ))}
           {narrow && lookOver}
         </div>
       )}
@@ -111,6 +102,61 @@ export function Trail({ current, onGo, onReview }: Props) {
     </nav>
   );
 }
+
+interface PartProps {
+  readonly part: DeliveredPart;
+  /** Its name, where there is more than one part. */
+  readonly name: string | null;
+  readonly stopOf: (ref: string) => ReactNode;
+}
+
+/** The stops of a part. What cannot be gone to, behind or ahead, is only drawn; how much it is, is said once. */
+function PartStops({ part, name, stopOf }: PartProps) {
+  const t = useTranslations('trail');
+  const { test } = usePlayer();
+  const { behind, ahead, from } = forwardPlace(test, part);
+  const still = (count: number, first: number, where: 'behind' | 'ahead') =>
+    count > 0 && (
+      <ol className={styles.stops} aria-hidden="true">
+        {Array.from({ length: Math.min(count, MOST_DRAWN) }, (_, i) => (
+          <li key={i}>
+            <span className={styles.still} data-where={where}>
+              {first + i}
+            </span>
+          </li>
+        ))}
+      </ol>
+    );
+  return (
+    <section className={styles.part} aria-label={name ?? undefined}>
+      {name !== null && (
+        <p className={styles.partName}>
+          <b aria-hidden="true">{name}</b>
+          <span>{part.status === 'open' ? '' : t(`part.${part.status}`, { count: part.count })}</span>
+        </p>
+      )}
+      {behind + ahead > 0 && <p className="visually-hidden">{t('forward', { behind, ahead })}</p>}
+      {still(behind, from, 'behind')}
+      {part.sections.map((section) => (
+        <section key={section.items[0]} className={styles.section} aria-label={section.title || undefined}>
+          {section.title !== '' && (
+            <p className={styles.legend} aria-hidden="true">
+              {section.title}
+            </p>
+          )}
+          <ol className={styles.stops}>
+            {section.items.map((ref) => (
+              <li key={ref}>{stopOf(ref)}</li>
+            ))}
+          </ol>
+        </section>
+      ))}
+      {still(ahead, from + behind + 1, 'ahead')}
+    </section>
+  );
+}
+/** More than this of what cannot be gone to is not drawn. */
+const MOST_DRAWN = 40;
 
 const seenIn = new WeakMap<AttemptState['tools'], Readonly<Record<string, string>>>();
 
@@ -125,7 +171,7 @@ function signsIn({ tools, items }: AttemptState): Readonly<Record<string, string
   return signs;
 }
 
-interface StopProps extends Pick<QuestionOverview, 'number' | 'standing' | 'flagged'> {
+interface StopProps extends Pick<QuestionOverview, 'number' | 'standing' | 'flagged' | 'closed'> {
   readonly target: string;
   readonly here: boolean;
   /** The tool that has something there. */
@@ -134,7 +180,7 @@ interface StopProps extends Pick<QuestionOverview, 'number' | 'standing' | 'flag
 }
 
 /** One question; drawn again only when something about it changed, however much happens elsewhere. */
-const Stop = memo(function Stop({ target, number, standing, flagged, here, sign, onGo }: StopProps) {
+const Stop = memo(function Stop({ target, number, standing, flagged, closed, here, sign, onGo }: StopProps) {
   const t = useTranslations('trail');
   const ref = useRef<HTMLButtonElement>(null);
   const tools = useTranslations('tools');
@@ -142,6 +188,7 @@ const Stop = memo(function Stop({ target, number, standing, flagged, here, sign,
     number,
     standing: t(`standing.${standing}`),
     flagged: flagged ? 'yes' : 'no',
+    closed: closed ? 'yes' : 'no',
     here: here ? 'yes' : 'no',
   });
   const words = sign === null ? stop : `${stop}, ${tools(`${sign as 'notes'}.sign`)}`;
@@ -157,6 +204,7 @@ const Stop = memo(function Stop({ target, number, standing, flagged, here, sign,
       className={styles.stop}
       data-standing={standing}
       data-flagged={flagged || undefined}
+      data-closed={closed || undefined}
       data-sign={sign ?? undefined}
       aria-current={here ? 'step' : undefined}
       aria-label={words}

@@ -17,6 +17,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       name={user.displayName}
       needs={user.needs}
       result={result}
+      attemptId={id}
       answersHref={`/attempts/${id}/answers`}
     />
   );

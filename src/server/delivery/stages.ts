@@ -1,0 +1,138 @@
+import type { AttemptEvent, Move } from '@/core/attempt/events';
+import { sittingFrom } from '@/core/attempt/sitting';
+import { isOver } from '@/core/attempt/timing';
+import { feedbackIn, type ShownFeedback } from '@/core/sitting/feedback';
+import type { DeliveredTest } from '@/core/item/delivered';
+import type { Plan } from '@/core/sitting/plan';
+import type { Sitting } from '@/core/sitting/sitting';
+import { hasInnerClocks, isSameStage, isStaged, stageOf, type Stage } from '@/core/sitting/stage';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { Refusal } from '../refusal';
+import { attemptOf, momentFor, say, timingOf, type AttemptRow } from './attempts';
+import { deliveredOf, forgetAssets } from './content';
+import { deviceOf } from './devices';
+import { eventsOf } from './eventLog';
+import { contentOf, planOf } from './sittings';
+
+/** Asks something of an attempt's plan once: a plan does not change. */
+function askedOnce(ask: (plan: Plan) => boolean): (db: Db, attempt: AttemptRow) => boolean {
+  const answers = new WeakMap<Plan, boolean>();
+  return (db, attempt) => {
+    const plan = planOf(db, attempt);
+    const known = answers.get(plan) ?? ask(plan);
+    answers.set(plan, known);
+    return known;
+  };
+}
+
+/** Whether an attempt goes through stages at all. */
+export const hasStages = askedOnce(isStaged);
+/** Whether clocks end stages of it by themselves. */
+export const hasClocks = askedOnce((plan) => isStaged(plan) && hasInnerClocks(plan));
+
+/** The stage that was said last, and when. */
+function lastSaid(events: readonly AttemptEvent[]): { readonly at: number; readonly stage: Stage } | null {
+  const last = events.findLast(
+    (event) => event.type === 'went-on' || (event.type === 'begun' && event.stage !== undefined),
+  );
+  return last?.type === 'went-on' || (last?.type === 'begun' && last.stage)
+    ? { at: last.at, stage: last.stage as Stage }
+    : null;
+}
+
+export interface CaughtUp {
+  readonly attempt: AttemptRow;
+  readonly sitting: Sitting;
+  /** A clock has ended something since anybody last asked. */
+  readonly moved: boolean;
+}
+
+/**
+ * Brings what is said of an attempt up to a moment: what clocks have ended since is said, each at its own moment. The end of the
+ * whole test is not said here: that hands in.
+ */
+export function catchUp(db: Db, attempt: AttemptRow, now: number): CaughtUp {
+  const events = eventsOf(db, attempt.id);
+  const ends: { at: number; stage: Stage }[] = [];
+  const sitting = sittingFrom(contentOf(db, attempt), attempt.seed, events, now, (standing, at) => {
+    if (standing.state.phase === 'running') ends.push({ at, stage: stageOf(standing) });
+  });
+  const said = lastSaid(events);
+  const stage = stageOf(sitting);
+  const isUnsaid = said !== null && sitting.state.phase === 'running' && !isSameStage(said.stage, stage);
+  if (!isUnsaid || attempt.phase !== 'running') return { attempt, sitting, moved: false };
+  const since = ends.filter(({ at }) => at > said.at);
+  const unsaid = since.length > 0 ? since : [{ at: now, stage }];
+  let after = attempt;
+  for (const one of unsaid) after = say(db, after, { type: 'went-on', by: 'time', stage: one.stage }, one.at);
+  forgetAssets(db, attempt.id);
+  return { attempt: after, sitting, moved: true };
+}
+
+/** What came of going on. */
+export interface WentOn {
+  readonly test: DeliveredTest;
+  /** What the test has to say to it. */
+  readonly feedback: readonly ShownFeedback[];
+  /** A clock had ended something first, so that nothing was done of what was asked. */
+  readonly moved: boolean;
+}
+
+/**
+ * Goes on in a part without a way back, ends a part, or (`time`) sees what a clock has ended. Answers already sent count; the browser
+ * sends what it holds first.
+ * @throws Refusal `not-found`, `unknown-device`, `moved`, `stopped`, `handed-in`, `time-over`, `closed`, `needs-answer`, `not-valid`,
+ * `too-early`
+ */
+export function goOn(
+  db: Db,
+  user: User,
+  { attemptId, move }: { readonly attemptId: string; readonly move: Move | 'time' },
+  device: string,
+  now: number,
+): WentOn {
+  return db
+    .transaction((): WentOn => {
+      const attempt = attemptOf(db, user.id, attemptId);
+      deviceOf(db, attemptId, device);
+      if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
+      if (attempt.phase !== 'running')
+        throw new Refusal(attempt.phase === 'not-started' ? 'not-begun' : attempt.phase, 409);
+      if (isOver(timingOf(attempt), now)) throw new Refusal('time-over', 409);
+      if (!hasStages(db, attempt)) throw new Refusal('bad-input', 409);
+      // It is done at the moment it is said, so that the same comes of it whenever it is worked out again.
+      const caught = catchUp(db, attempt, momentFor(attempt, now));
+      const { sitting } = caught;
+      if (caught.moved || move === 'time')
+        return { test: deliveredOf(db, caught.attempt, sitting), feedback: [], moved: caught.moved };
+      const { looking, at: left } = sitting.state;
+      if (looking !== null) throw new Refusal('bad-input', 409);
+      const atEnd = sitting.state.testFeedback.length;
+      const taken = sitting.take({ do: move });
+      if (!taken.ok) throw new Refusal(refusalFor(taken.refused), 409);
+      say(db, caught.attempt, { type: 'went-on', by: move, stage: stageOf(sitting) }, now);
+      forgetAssets(db, attemptId);
+      const shown = [...taken.feedback, ...sitting.state.testFeedback.slice(atEnd)];
+      return {
+        test: deliveredOf(db, caught.attempt, sitting),
+        feedback: feedbackIn(sitting, shown, left),
+        moved: false,
+      };
+    })
+    .immediate();
+}
+
+/** A sitting's refusal, in the words of the server. */
+export function refusalFor(refused: string): Refusal['code'] {
+  const known = [
+    'needs-answer',
+    'not-valid',
+    'too-early',
+    'time-over',
+    'stopped',
+    'handed-in',
+    'not-shown',
+  ] as const;
+  return known.find((one) => one === refused) ?? 'closed';
+}
