@@ -1,7 +1,8 @@
 import type { Content } from '../content/content';
 import { itemSeed } from '../deliver/deliver';
-import { deliverContent, type ContentView } from '../deliver/deliverContent';
+import { deliverContent, holdsIdentifier, type ContentView } from '../deliver/deliverContent';
 import type { Item } from '../item/item';
+import type { TestFeedback } from '../item/test';
 import { own } from '../own';
 import { outcomeVariable, prepareItem } from '../processing/prepare';
 import type { Sitting } from './sitting';
@@ -38,27 +39,62 @@ function modalOf(sitting: Sitting, ref: string): readonly (Item['feedback'][numb
     if (variable?.kind === 'outcome') variable.value = value;
   }
   const view: ContentView = { random: () => 0, variables, feedback: true };
-  return place.item.feedback.map((one) => ({ ...one, content: deliverContent(one.content, view) }));
+  const { outcomes } = question.score;
+  return place.item.feedback
+    .filter((one) => holdsIdentifier(own(outcomes, one.outcome) ?? null, one.identifier) === one.show)
+    .map((one) => ({ ...one, content: deliverContent(one.content, view) }));
+}
+
+/** Feedback of the test or of parts, as its outcomes are now. */
+function deliveredFeedback(
+  sitting: Sitting,
+  list: readonly TestFeedback[],
+  access: TestFeedback['access'],
+): readonly (ShownFeedback & Pick<TestFeedback, 'identifier'>)[] {
+  const view = testView(sitting);
+  const { outcomes } = sitting.state;
+  return list
+    .filter(
+      (one) =>
+        one.access === access &&
+        holdsIdentifier(own(outcomes, one.outcome) ?? null, one.identifier) === one.show,
+    )
+    .map(({ identifier, title, content }) => ({ identifier, title, content: deliverContent(content, view) }));
+}
+
+const shownOf = ({ title, content }: ShownFeedback): ShownFeedback => ({ title, content });
+
+/** What a step was about. */
+interface StepTaken {
+  /** Identifiers of the modal and `during` feedback it showed. */
+  readonly feedback: readonly string[];
+  /** The question it left or had checked, whose modal feedback is told; null where that is told elsewhere. */
+  readonly ref: string | null;
+  /** How many parts had ended before it. */
+  readonly endedBefore: number;
 }
 
 /**
- * The words of feedback that a step showed, by its identifiers: of the question that was left or checked, of a part, of the test.
- * @param ref the question the step was about; null where there was none
+ * The words of the feedback that a step showed: of the question it was about, of the test and the open part while it goes on, and
+ * of the parts that it ended.
  */
-export function feedbackIn(
-  sitting: Sitting,
-  identifiers: readonly string[],
-  ref: string | null,
-): ShownFeedback[] {
-  const { test } = sitting.plan.content;
-  const view = testView(sitting);
-  const ofTest = [...test.feedback, ...test.parts.flatMap(({ feedback }) => feedback)].map((one) => ({
-    ...one,
-    content: deliverContent(one.content, view),
-  }));
-  const all = [...(ref === null ? [] : modalOf(sitting, ref)), ...ofTest];
-  return [...new Set(identifiers)].flatMap((identifier) => {
-    const found = all.find((one) => one.identifier === identifier);
-    return found ? [{ title: found.title, content: found.content }] : [];
-  });
+export function feedbackAfter(sitting: Sitting, { feedback, ref, endedBefore }: StepTaken): ShownFeedback[] {
+  const { plan, state } = sitting;
+  const { test } = plan.content;
+  const ended = state.closedParts.slice(endedBefore);
+  const partOf = (name: string) => test.parts.find(({ identifier }) => identifier === name)?.feedback ?? [];
+  const open = plan.parts[state.part]?.part.feedback ?? [];
+  const during = [...test.feedback, ...ended.flatMap(partOf), ...open];
+  const told = [
+    ...(ref === null ? [] : modalOf(sitting, ref)),
+    ...deliveredFeedback(sitting, during, 'during'),
+  ];
+  return [
+    ...told.filter(({ identifier }) => feedback.includes(identifier)),
+    ...deliveredFeedback(sitting, ended.flatMap(partOf), 'atEnd'),
+  ].map(shownOf);
 }
+
+/** What the test itself says once it is handed in. */
+export const feedbackAtEnd = (sitting: Sitting): ShownFeedback[] =>
+  deliveredFeedback(sitting, sitting.plan.content.test.feedback, 'atEnd').map(shownOf);

@@ -2,7 +2,7 @@ import { may } from '@/core/attempt/may';
 import { own } from '@/core/own';
 import { triesOf } from '@/core/deliver/deliver';
 import type { DeliveredItem } from '@/core/item/delivered';
-import { feedbackIn } from '@/core/sitting/feedback';
+import { feedbackAfter } from '@/core/sitting/feedback';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { Refusal } from '../refusal';
@@ -57,7 +57,8 @@ export function checkItem(
       const item = own(deliveredOf(db, attempt, sitting).items, ref);
       if (!item) throw new Refusal('not-found', 404);
       // What the test says of it stands with what the question says.
-      const said = feedbackIn(sitting, taken.feedback, null);
+      const endedBefore = sitting.state.closedParts.length;
+      const said = feedbackAfter(sitting, { feedback: taken.feedback, ref: null, endedBefore });
       return { item: { ...item, feedback: [...item.feedback, ...said] } };
     })
     .immediate();

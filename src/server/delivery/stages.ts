@@ -1,7 +1,7 @@
 import type { AttemptEvent, Move } from '@/core/attempt/events';
 import { sittingFrom } from '@/core/attempt/sitting';
 import { isOver } from '@/core/attempt/timing';
-import { feedbackIn, type ShownFeedback } from '@/core/sitting/feedback';
+import { feedbackAfter, type ShownFeedback } from '@/core/sitting/feedback';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Plan } from '@/core/sitting/plan';
 import type { Sitting } from '@/core/sitting/sitting';
@@ -108,15 +108,14 @@ export function goOn(
         return { test: deliveredOf(db, caught.attempt, sitting), feedback: [], moved: caught.moved };
       const { looking, at: left } = sitting.state;
       if (looking !== null) throw new Refusal('bad-input', 409);
-      const atEnd = sitting.state.testFeedback.length;
+      const endedBefore = sitting.state.closedParts.length;
       const taken = sitting.take({ do: move });
       if (!taken.ok) throw new Refusal(refusalFor(taken.refused), 409);
       say(db, caught.attempt, { type: 'went-on', by: move, stage: stageOf(sitting) }, now);
       forgetAssets(db, attemptId);
-      const shown = [...taken.feedback, ...sitting.state.testFeedback.slice(atEnd)];
       return {
         test: deliveredOf(db, caught.attempt, sitting),
-        feedback: feedbackIn(sitting, shown, left),
+        feedback: feedbackAfter(sitting, { feedback: taken.feedback, ref: left, endedBefore }),
         moved: false,
       };
     })

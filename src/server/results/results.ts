@@ -6,10 +6,9 @@ import { isNull, valuesEqual, type JsonValue, type Value } from '@/core/content/
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { prepareItem } from '@/core/processing/prepare';
 import { correctOf, type ItemScore } from '@/core/processing/score';
-import { feedbackIn, type ShownFeedback } from '@/core/sitting/feedback';
+import { feedbackAtEnd, type ShownFeedback } from '@/core/sitting/feedback';
 import type { Plan } from '@/core/sitting/plan';
 import type { Points } from '@/core/sitting/points';
-import type { Sitting } from '@/core/sitting/sitting';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
@@ -56,16 +55,6 @@ function verdictOf(
 
 const hasFeedback = ({ content }: Plan): boolean => content.test.feedback.length > 0;
 
-/** What the test itself says at its end; what its parts said was said when they ended. */
-function endFeedback(sitting: Sitting): ShownFeedback[] {
-  const own = new Set(sitting.plan.content.test.feedback.map(({ identifier }) => identifier));
-  return feedbackIn(
-    sitting,
-    sitting.state.testFeedback.filter((one) => own.has(one)),
-    null,
-  );
-}
-
 function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   if (attempt.phase !== 'handed-in' || attempt.handed_in_at === null) return null;
   const plan = planOf(db, attempt);
@@ -103,7 +92,7 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     questions,
     points: whole?.points ? STORED.parse(JSON.parse(whole.points)) : pointsNow(),
     notMarked: questions.filter((one) => one.verdict === 'not-marked').length,
-    feedback: hasFeedback(plan) ? endFeedback(sittingOf(db, attempt, handedInAt)) : [],
+    feedback: hasFeedback(plan) ? feedbackAtEnd(sittingOf(db, attempt, handedInAt)) : [],
   };
 }
 
