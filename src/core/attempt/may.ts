@@ -1,6 +1,6 @@
 import type { Form } from '../sitting/form';
 import type { BrowserAction } from './events';
-import { itemOf, type AttemptState } from './state';
+import { isClosed, type AttemptState } from './state';
 import { own } from '../own';
 import { GRACE, isOver, type Millis } from './timing';
 
@@ -57,5 +57,5 @@ export function may(state: AttemptState, deed: Deed, now: Millis): NotNow | null
   const staged = atStage(state, deed);
   if (staged !== null) return staged;
   const changesAnswer = deed.type === 'answered' || deed.type === 'check';
-  return changesAnswer && itemOf(state, deed.item).closed ? 'closed' : null;
+  return changesAnswer && isClosed(state, deed.item) ? 'closed' : null;
 }

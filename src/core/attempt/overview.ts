@@ -2,7 +2,7 @@ import { own } from '../own';
 import type { DeliveredItem, DeliveredTest } from '../item/delivered';
 import { questionOrder } from '../item/delivered';
 import { progressOfItem, type ItemProgress } from '../item/progress';
-import { itemOf, type AttemptState, type Responses } from './state';
+import { isClosed, itemOf, type AttemptState, type Responses } from './state';
 
 /** How a question stands, as the trail and the review show it. */
 export type Standing = 'not-opened' | 'opened' | 'part-done' | 'done';
@@ -46,8 +46,15 @@ export function overviewOf(test: DeliveredTest, state: AttemptState, ref: string
   if (!item) return null;
   const mine = itemOf(state, ref);
   const progress = progressFor(item, mine.responses);
-  const { flagged, opened, closed } = mine;
-  return { ref, number: item.number, standing: standingOf(progress, opened), flagged, closed, progress };
+  const standing = standingOf(progress, mine.opened);
+  return {
+    ref,
+    number: item.number,
+    standing,
+    flagged: mine.flagged,
+    closed: isClosed(state, ref),
+    progress,
+  };
 }
 
 /** All questions that may be seen now, in order. */

@@ -6,7 +6,6 @@ import { may } from './may';
 import {
   itemOf,
   NEW_ATTEMPT,
-  NEW_ITEM,
   partKey,
   type AttemptState,
   type Highlight,
@@ -125,22 +124,12 @@ function counted(state: AttemptState, at: Millis): AttemptState {
   return { ...state, spent: { ...state.spent, ...Object.fromEntries(more) }, countedTo: at };
 }
 
-/** It stands there now: what is not open any more is closed, and the question it leads to is on the screen. */
-function standingAt(
-  { items, current }: AttemptState,
-  stage: Stage,
-): Pick<AttemptState, 'stage' | 'current' | 'items'> {
-  const known = Object.entries(items).map(
-    ([ref, item]) =>
-      [ref, item.closed || stage.open.includes(ref) ? item : { ...item, closed: true }] as const,
-  );
-  const at =
-    stage.at === null ? [] : [[stage.at, { ...(own(items, stage.at) ?? NEW_ITEM), opened: true }] as const];
-  return {
-    stage,
-    current: stage.at ?? (current !== null && stage.lookable.includes(current) ? current : null),
-    items: Object.fromEntries([...known, ...at]),
-  };
+/** It stands there now, and the question it leads to is on the screen. */
+function standingAt(before: AttemptState, stage: Stage): AttemptState {
+  const { at, lookable } = stage;
+  const state = at === null ? before : withItem(before, at, () => ({ opened: true }));
+  const stays = before.current !== null && lookable.includes(before.current);
+  return { ...state, stage, current: at ?? (stays ? before.current : null) };
 }
 
 /** The stretch that runs is closed and counted. */
@@ -166,17 +155,14 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
     case 'begun':
       if (state.phase !== 'not-started') return state;
       return {
-        ...state,
+        ...(event.stage ? standingAt(state, event.stage) : state),
         form: event.form ?? null,
         phase: 'running',
         timing: { limit: event.limit, used: 0, runningSince: event.at },
-        ...(event.stage && standingAt(state, event.stage)),
         countedTo: event.at,
       };
     case 'went-on':
-      return state.phase === 'running'
-        ? { ...counted(state, event.at), ...standingAt(state, event.stage) }
-        : state;
+      return state.phase === 'running' ? standingAt(counted(state, event.at), event.stage) : state;
     case 'resumed': {
       if (state.phase !== 'stopped') return state;
       const holds = state.holds.filter((one) => (one === 'proctor') !== (event.proctor ?? false));
@@ -205,14 +191,11 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
       return withItem(state, event.item, (item) => answer(item, event));
     case 'checked':
       return withItem(state, event.item, () => ({ tries: event.tries, closed: event.closed }));
-    case 'opened': {
-      // A question of an ended part is only looked at.
-      const closed = state.stage && !state.stage.open.includes(event.item) ? { closed: true } : {};
+    case 'opened':
       return {
-        ...withItem(counted(state, event.at), event.item, () => ({ opened: true, ...closed })),
+        ...withItem(counted(state, event.at), event.item, () => ({ opened: true })),
         current: event.item,
       };
-    }
     case 'flagged':
       return withItem(state, event.item, () => ({ flagged: event.on }));
     case 'seen':

@@ -85,5 +85,9 @@ export const NEW_ATTEMPT: AttemptState = {
 /** What a part is called among the times spent: no question is called so. */
 export const partKey = (part: string): string => `part ${part}`;
 
+/** Whether a question takes no more changes: no try is left, or what it stands in is not open any more. */
+export const isClosed = (state: AttemptState, ref: string): boolean =>
+  itemOf(state, ref).closed || (state.stage !== null && !state.stage.open.includes(ref));
+
 /** A question's state; the empty one when nothing has happened to it. */
 export const itemOf = (state: AttemptState, ref: string): ItemState => own(state.items, ref) ?? NEW_ITEM;

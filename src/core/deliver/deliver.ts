@@ -241,7 +241,9 @@ export function deliverTest(
   const parts = form.parts.flatMap((drawn, i): DeliveredPart[] => {
     const part = test.parts[i];
     if (!part) return [];
-    const questions = drawn.questions.filter(({ ref }) => showing.refs.has(ref));
+    const inForm = drawn.questions.filter(({ ref }) => showing.numbers.has(ref));
+    const questions = inForm.filter(({ ref }) => showing.refs.has(ref));
+    const firsts = sectionsOf(part, inForm).map(({ refs }) => refs);
     for (const question of questions) deliverQuestion(question, part);
     const { status = 'open', count = questions.length } = showing.parts[i] ?? {};
     return [
@@ -257,6 +259,7 @@ export function deliverTest(
           // An invisible section is nothing a candidate is told of.
           title: section.visible ? section.title : '',
           directions: [...(at === 0 ? directionsOf(part) : []), ...directionsIn(section, around)],
+          first: firsts.find((group) => group.includes(refs[0] ?? ''))?.[0] ?? '',
           items: refs,
         })),
       },

@@ -32,6 +32,8 @@ export interface DeliveredSection {
   readonly identifier: string;
   readonly title: string;
   readonly directions: Content;
+  /** The first of its questions, whether it can be seen now or not. */
+  readonly first: string;
   readonly items: readonly string[];
 }
 export type PartStatus = 'ended' | 'open' | 'ahead';
@@ -89,7 +91,7 @@ export function directionsFor(
   ref: string,
 ): { readonly section: DeliveredSection; readonly first: boolean } | null {
   const section = test.parts.flatMap((part) => part.sections).find(({ items }) => items.includes(ref));
-  return section && section.directions.length > 0 ? { section, first: section.items[0] === ref } : null;
+  return section && section.directions.length > 0 ? { section, first: section.first === ref } : null;
 }
 
 /** The part that is open; undefined when all have ended. */

@@ -107,7 +107,10 @@ export function goOn(
       if (caught.moved || move === 'time')
         return { test: deliveredOf(db, caught.attempt, sitting), feedback: [], moved: caught.moved };
       const { looking, at: left } = sitting.state;
-      if (looking !== null) throw new Refusal('bad-input', 409);
+      const open = sitting.plan.parts[sitting.state.part]?.part;
+      // In a part with a way back going on is only looking at another question, and asks nobody.
+      if (looking !== null || (move === 'next' && open?.navigation !== 'linear'))
+        throw new Refusal('bad-input', 409);
       const endedBefore = sitting.state.closedParts.length;
       const taken = sitting.take({ do: move });
       if (!taken.ok) throw new Refusal(refusalFor(taken.refused), 409);

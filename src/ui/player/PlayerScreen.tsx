@@ -75,9 +75,12 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       if (ref !== current) openQuestion(ref);
     }),
   );
-  const going = useGoingOn((ref) => {
-    setPosition({ kind: 'question', fromReview: true });
-    openQuestion(ref);
+  const going = useGoingOn({
+    onGo: (ref) => {
+      setPosition({ kind: 'question', fromReview: true });
+      openQuestion(ref);
+    },
+    onWent: () => setPosition(AT_QUESTION),
   });
   const review = useHandler(() =>
     leave(() => {

@@ -73,7 +73,15 @@ export function testPlayer(
         status: 'open',
         count: items.length,
         limit: null,
-        sections: [{ identifier: 's', title: 'Shore', directions: [], items: items.map((item) => item.ref) }],
+        sections: [
+          {
+            identifier: 's',
+            title: 'Shore',
+            directions: [],
+            first: items[0]?.ref ?? '',
+            items: items.map((item) => item.ref),
+          },
+        ],
       },
     ],
     count: items.length,

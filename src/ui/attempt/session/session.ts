@@ -252,7 +252,7 @@ export class AttemptSession {
   private takeIn(others: readonly AttemptEvent[]): void {
     for (const event of others) {
       this.history.add(event);
-      this.lastAt = Math.max(this.lastAt, event.at);
+      this.lastAt = Math.max(this.lastAt, event.at + 1);
     }
     // It stands somewhere else now, and this page did not ask for it: what may be seen there is fetched.
     if (!this.isDelivered) void this.fetchAgain();

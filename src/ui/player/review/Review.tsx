@@ -65,7 +65,7 @@ export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props)
         </h2>
         {part ? (
           <p>
-            {test.parts.length > 1 && <b>{nameOf(part)} </b>}
+            {test.parts.length > 1 && <b>{nameOf(part)}: </b>}
             {unfinished === 0 ? t('allDone') : t('some', { count: unfinished, total: open.length })}
           </p>
         ) : (

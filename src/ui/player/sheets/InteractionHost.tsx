@@ -1,7 +1,7 @@
 'use client';
 
 import { own } from '@/core/own';
-import { itemOf } from '@/core/attempt/state';
+import { isClosed, itemOf } from '@/core/attempt/state';
 import { useMemo } from 'react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
@@ -40,7 +40,7 @@ function InteractionHost({
   const [{ typed }, keepWriting] = useKept('writing', WRITING);
   const { responseIdentifier } = model;
   const response = useAttempt((state) => own(itemOf(state, item.ref).responses, responseIdentifier) ?? null);
-  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
+  const closed = useAttempt((state) => isClosed(state, item.ref));
   const struck = useAttempt((state) => own(itemOf(state, item.ref).struck, responseIdentifier));
   const shape = item.responses.find((one) => one.identifier === responseIdentifier);
   const View = VIEW_OF[model.type];
@@ -96,7 +96,7 @@ function InteractionHost({
 /** The body of a question with its interactions in their places. */
 export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by: string) => void }) {
   const { assetUrl } = usePlayer();
-  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
+  const closed = useAttempt((state) => isClosed(state, item.ref));
   const slots: ContentSlots = { assetUrl };
   const withInteractions: ContentSlots = {
     ...slots,

@@ -3,7 +3,7 @@
 import { ArrowLeft, ArrowRight, CircleCheck, ListChecks } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import { neighbour } from '@/core/attempt/overview';
-import { itemOf } from '@/core/attempt/state';
+import { isClosed, itemOf } from '@/core/attempt/state';
 import { isEnd, isForwardOnly, type DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
@@ -29,7 +29,7 @@ export function QuestionFooter({ item, checking, onStep, onReview, fromReview }:
   const words = useProgressWords();
   const lines = words(progressOfItem(item, responses));
   useTold(announce, [progressText(lines, '. '), checking.words].filter(Boolean).join('. '));
-  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
+  const closed = useAttempt((state) => isClosed(state, item.ref));
   const forward = isForwardOnly(test, item.ref);
   const first = forward || neighbour(test, item.ref, -1) === null;
   const last = forward ? isEnd(test, item.ref) : neighbour(test, item.ref, 1) === null;

@@ -3,8 +3,8 @@
 import { CircleHelp, Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
-import { itemOf, type Responses } from '@/core/attempt/state';
-import { isForwardOnly, partOf, type DeliveredItem } from '@/core/item/delivered';
+import { isClosed, itemOf, type Responses } from '@/core/attempt/state';
+import { isForwardOnly, type DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { givenResponses, isAnswered } from '@/core/item/progress';
 import { CheckDialog } from '../dialogs/CheckDialog';
@@ -53,9 +53,9 @@ export const QuestionSheet = memo(function QuestionSheet({
   const t = useTranslations('question');
   const { number } = item;
   const { layout, test } = usePlayer();
-  const closed = useAttempt((state) => itemOf(state, item.ref).closed);
+  const closed = useAttempt((state) => isClosed(state, item.ref));
   // What is left for good is not come back to.
-  const canFlag = !isForwardOnly(test, item.ref) && !(closed && partOf(test, item.ref)?.status === 'ended');
+  const canFlag = !isForwardOnly(test, item.ref) && !(closed && item.tries === null);
   const ownRef = useRef<HTMLElement>(null);
   const contentRef = useRef<HTMLDivElement>(null);
   const headingRef = useRef<HTMLHeadingElement>(null);
@@ -172,8 +172,9 @@ function Steps({ item }: { item: DeliveredItem }) {
     dispatch({ type: 'answered', item: item.ref, responses: everything(to), how });
     announce(t(`did.${how}`));
   };
-  const before = own.closed ? undefined : own.past.at(-1);
-  const after = own.closed ? undefined : own.future[0];
+  const closed = useAttempt((state) => isClosed(state, item.ref));
+  const before = closed ? undefined : own.past.at(-1);
+  const after = closed ? undefined : own.future[0];
   return (
     <span className={styles.steps}>
       <Button
@@ -196,7 +197,7 @@ function Steps({ item }: { item: DeliveredItem }) {
       </Button>
       <Button
         look="quiet"
-        disabled={!answered || own.closed}
+        disabled={!answered || closed}
         aria-label={t('startOver')}
         title={t('startOver')}
         onClick={() => setAsking(true)}

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { itemOf } from '@/core/attempt/state';
+import { isClosed, itemOf } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
@@ -25,7 +25,8 @@ export interface CheckQuestion {
 export function useChecking(item: DeliveredItem) {
   const t = useTranslations('question');
   const { session, check, announce } = usePlayer();
-  const { tries, closed } = useAttempt((state) => itemOf(state, item.ref));
+  const { tries } = useAttempt((state) => itemOf(state, item.ref));
+  const closed = useAttempt((state) => isClosed(state, item.ref));
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   const [asked, setAsked] = useState<CheckQuestion | null>(null);

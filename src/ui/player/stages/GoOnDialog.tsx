@@ -132,8 +132,11 @@ function WhatComes({ part }: { readonly part: DeliveredPart }) {
   const minutes = next.limit === null ? 0 : Math.round(next.limit / 60_000);
   return (
     <p>
-      {t('comes', { part: nameOf(next), count: next.count })} {minutes > 0 && t('comesTime', { minutes })}{' '}
-      {next.navigation === 'linear' && t('comesForward')}
+      {[
+        t('comes', { part: nameOf(next), count: next.count }),
+        ...(minutes > 0 ? [t('comesTime', { minutes })] : []),
+        ...(next.navigation === 'linear' ? [t('comesForward')] : []),
+      ].join(' ')}
     </p>
   );
 }

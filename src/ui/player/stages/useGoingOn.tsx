@@ -14,13 +14,16 @@ import { useInnerTime } from './useInnerTime';
 /**
  * Going on where there is no way back: it is asked before the step that cannot be undone, done by the server, and what came of it is
  * said. Without network nothing is done, and it says so.
+ * @param onGo a question of the open part is wished for instead
+ * @param onWent it stands somewhere else now
  */
-export function useGoingOn(onGo: (ref: string) => void) {
+export function useGoingOn({ onGo, onWent }: { onGo: (ref: string) => void; onWent: () => void }) {
   const { session, test } = usePlayer();
   const [{ told }, keep] = useKept('forward', FORWARD);
   const [asked, setAsked] = useState<Asked | null>(null);
   const [heard, setHeard] = useState<Heard | null>(null);
   const hear = ({ feedback, moved }: Pick<WentOn, 'feedback' | 'moved'>) => {
+    onWent();
     if (moved || feedback.length > 0) setHeard({ timeOver: moved, feedback });
   };
   const carryOut = useHandler((move: Move) => {

@@ -51,7 +51,7 @@ export function Trail({ current, onGo, onReview }: Props) {
       }}
       title={t('reviewHint')}
     >
-      {open && <b>{t('count', { done, total: inOpen.length })}</b>}
+      {open?.navigation === 'nonlinear' && <b>{t('count', { done, total: inOpen.length })}</b>}
       {t('review')}
     </Press>
   );
@@ -139,7 +139,7 @@ function PartStops({ part, name, stopOf }: PartProps) {
       {still(behind, from, 'behind')}
       {part.sections.map((section) => (
         <section key={section.items[0]} className={styles.section} aria-label={section.title || undefined}>
-          {section.title !== '' && (
+          {section.title !== '' && behind + ahead === 0 && (
             <p className={styles.legend} aria-hidden="true">
               {section.title}
             </p>

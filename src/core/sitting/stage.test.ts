@@ -1,0 +1,217 @@
+/** @jest-environment node */
+import fc from 'fast-check';
+import { hasEnded, innerClocks, nextToEnd } from '../attempt/clocks';
+import type { AttemptEvent, BrowserAction, ServerAction } from '../attempt/events';
+import { stateFrom } from '../attempt/history';
+import { may } from '../attempt/may';
+import { sittingFrom } from '../attempt/sitting';
+import type { AttemptState } from '../attempt/state';
+import { deliverTest } from '../deliver/deliver';
+import type { DeliveredTest } from '../item/delivered';
+import { forwardPlace, openPartOf } from '../item/delivered';
+import { readPackage } from '../qti/package';
+import { filesFrom } from '../qti/testItem';
+import { drawForm } from './form';
+import { Plan } from './plan';
+import { Sitting } from './sitting';
+import { hasInnerClocks, holdsHandIn, isSameStage, isStaged, showingOf, stageOf, type Stage } from './stage';
+
+const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
+const ITEM = `<qti-assessment-item ${NS} identifier="i" title="i"><qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>A</qti-value></qti-correct-response></qti-response-declaration><qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/><qti-item-body><qti-choice-interaction response-identifier="RESPONSE" max-choices="1"><qti-simple-choice identifier="A">a</qti-simple-choice><qti-simple-choice identifier="B">b</qti-simple-choice></qti-choice-interaction></qti-item-body><qti-response-processing template="https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/match_correct.xml"/></qti-assessment-item>`;
+const limit = (seconds: number, more = '') => `<qti-time-limits max-time="${seconds}" ${more}/>`;
+const ref = (name: string, inside = '') =>
+  `<qti-assessment-item-ref identifier="${name}" href="i.xml">${inside}</qti-assessment-item-ref>`;
+const section = (name: string, inside: string) =>
+  `<qti-assessment-section identifier="${name}" title="${name}" visible="true">${inside}</qti-assessment-section>`;
+const part = (name: string, inside: string, mode = 'nonlinear') =>
+  `<qti-test-part identifier="${name}" navigation-mode="${mode}" submission-mode="${mode === 'linear' ? 'individual' : 'simultaneous'}">${inside}</qti-test-part>`;
+function contentOf(inside: string) {
+  const { tests, items, problems } = readPackage(
+    filesFrom({
+      'imsmanifest.xml':
+        '<manifest identifier="p"><resources><resource identifier="t" type="imsqti_test_xmlv3p0" href="test.xml"/></resources></manifest>',
+      'test.xml': `<qti-assessment-test ${NS} identifier="t" title="t">${inside}</qti-assessment-test>`,
+      'i.xml': ITEM,
+    }),
+  );
+  const [test] = tests;
+  if (!test) throw new Error(JSON.stringify(problems));
+  return { test, items, stimuli: new Map() };
+}
+
+describe('which tests have stages', () => {
+  const ab = section('s', ref('a') + ref('b'));
+  test.each([
+    ['one open part', part('p', ab), [false, false, false]],
+    ['one open part with a limit of its own', part('p', limit(9) + ab), [false, true, false]],
+    ['a limit of the test', limit(9) + part('p', ab), [false, false, false]],
+    ['two parts', part('p', ab) + part('q', section('r', ref('c'))), [true, false, false]],
+    ['a part without a way back', part('p', ab, 'linear'), [true, false, false]],
+    ['a limit of a section', part('p', section('s', limit(9) + ref('a'))), [true, true, false]],
+    ['a limit of a question', part('p', section('s', ref('a', limit(9)))), [true, true, false]],
+    [
+      'an answer that must be given',
+      part('p', section('s', ref('a', '<qti-item-session-control allow-skipping="false"/>'))),
+      [false, false, true],
+    ],
+    ['a least time', '<qti-time-limits min-time="9"/>' + part('p', ab), [false, false, true]],
+  ])('%s', (_what, inside, expected) => {
+    const content = contentOf(inside);
+    const plan = new Plan(content, drawForm(content.test, 'seed'));
+    expect([isStaged(plan), hasInnerClocks(plan), holdsHandIn(plan)]).toEqual(expected);
+  });
+});
+
+/** A server and a browser in one, with a clock that only goes when told. */
+class Room {
+  now = 1_000_000;
+  readonly events: AttemptEvent[] = [];
+  private readonly seqs = { server: 0, page: 0 };
+  constructor(
+    readonly content: ReturnType<typeof contentOf>,
+    readonly form = drawForm(content.test, 'seed'),
+  ) {
+    const maximum = content.test.timeLimits.maximum;
+    const stage = stageOf(Sitting.begin(content, form));
+    this.say({ type: 'begun', limit: maximum === null ? null : maximum * 1000, form, stage });
+  }
+  private say(action: ServerAction, at = this.now) {
+    this.events.push({ ...action, device: 'server', seq: (this.seqs.server += 1), at } as AttemptEvent);
+  }
+  get state(): AttemptState {
+    return stateFrom(this.events);
+  }
+  get sitting(): Sitting {
+    return sittingFrom(this.content, 'seed', [...this.events], this.now);
+  }
+  /** Says what clocks have ended, each at its moment, as the server does. */
+  catchUp(): Sitting {
+    const ends: { at: number; stage: Stage }[] = [];
+    const sitting = sittingFrom(this.content, 'seed', this.events, this.now, (one, at) => {
+      if (one.state.phase === 'running') ends.push({ at, stage: stageOf(one) });
+    });
+    let said = this.state.stage;
+    for (const { at, stage } of ends)
+      if (sitting.state.phase === 'running' && said && !isSameStage(said, stage)) {
+        const known = this.events.some((one) => one.type === 'went-on' && one.at >= at);
+        if (!known) this.say({ type: 'went-on', by: 'time', stage }, at);
+        said = stage;
+      }
+    return sitting;
+  }
+  tick(ms: number) {
+    this.now += ms;
+    this.catchUp();
+  }
+  page(action: BrowserAction) {
+    this.tick(1);
+    if (may(this.state, action, this.now) !== null) return;
+    this.events.push({ ...action, device: 'page', seq: (this.seqs.page += 1), at: this.now } as AttemptEvent);
+  }
+  move(move: 'next' | 'end-part'): string | null {
+    this.now += 1;
+    const sitting = this.catchUp();
+    const open = sitting.plan.parts[sitting.state.part]?.part;
+    if (sitting.state.looking !== null || (move === 'next' && open?.navigation !== 'linear'))
+      return 'not asked';
+    const taken = sitting.take({ do: move });
+    if (!taken.ok) return taken.refused;
+    this.say({ type: 'went-on', by: move, stage: stageOf(sitting) });
+    return null;
+  }
+  get delivered(): DeliveredTest {
+    const { sitting } = this;
+    return deliverTest(this.content, this.form, { showing: showingOf(sitting) });
+  }
+}
+
+const WHOLE = contentOf(
+  part(
+    'p',
+    limit(120) +
+      section('s', limit(45) + ref('a') + ref('b', limit(20))) +
+      section('t', ref('c') + ref('d', limit(30, 'allow-late-submission="true"'))),
+  ) +
+    part('q', section('u', limit(40) + ref('e', limit(15)) + ref('f') + ref('g')), 'linear') +
+    part('r', section('v', ref('h'))),
+);
+const REFS = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'];
+const anything = fc.array(
+  fc.oneof(
+    fc.record({ kind: fc.constant('wait' as const), ms: fc.integer({ min: 0, max: 30_000 }) }),
+    fc.record({ kind: fc.constantFrom('open' as const, 'answer' as const), ref: fc.constantFrom(...REFS) }),
+    fc.record({ kind: fc.constantFrom('next' as const, 'end-part' as const) }),
+  ),
+  { maxLength: 25 },
+);
+
+describe('what the browser is told of a sitting', () => {
+  test('whatever happens, its clocks are those of the rules, it takes just the answers they take, and gets nothing else', () => {
+    fc.assert(
+      fc.property(anything, (steps) => {
+        const room = new Room(WHOLE);
+        for (const step of steps) {
+          if (step.kind === 'wait') room.tick(step.ms);
+          else if (step.kind === 'open') room.page({ type: 'opened', item: step.ref });
+          else if (step.kind === 'answer')
+            room.page({ type: 'answered', item: step.ref, responses: { RESPONSE: 'A' }, how: 'edit' });
+          else room.move(step.kind);
+          const { sitting, state, delivered } = room;
+          const ends = innerClocks(delivered, state, room.now).filter(({ late }) => !late);
+          const soonest = ends.length === 0 ? null : Math.min(...ends.map(({ left }) => left));
+          expect(soonest).toBe(sitting.untilNextEnd());
+          expect(hasEnded(delivered, state, room.now)).toBe(false);
+          for (const one of REFS) {
+            const deed = { type: 'answered', item: one, responses: {}, how: 'edit' } as const;
+            const byRules = sitting.may({ do: 'answer', ref: one, responses: {}, admitted: true });
+            expect([one, may(state, deed, room.now) === null]).toEqual([one, byRules === null]);
+            const toBeSeen = state.stage?.open.includes(one) || state.stage?.lookable.includes(one);
+            if (delivered.items[one] && !toBeSeen)
+              expect(sitting.state.questions.get(one)?.ended ?? 'time').toBe('time');
+          }
+          if (state.current !== null) expect(Object.keys(delivered.items)).toContain(state.current);
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  test('of a part without a way back only its open question, with how many are behind and ahead', () => {
+    const room = new Room(WHOLE);
+    expect(room.move('end-part')).toBeNull();
+    room.page({ type: 'answered', item: 'e', responses: { RESPONSE: 'A' }, how: 'edit' });
+    expect(room.move('next')).toBeNull();
+    const { delivered } = room;
+    const open = openPartOf(delivered);
+    expect(Object.keys(delivered.items)).toEqual(['a', 'b', 'c', 'd', 'f']);
+    expect(delivered.parts.map(({ status, count }) => [status, count])).toEqual([
+      ['ended', 4],
+      ['open', 3],
+      ['ahead', 1],
+    ]);
+    expect(open && forwardPlace(delivered, open)).toEqual({ behind: 1, ahead: 1, from: 5 });
+    expect(delivered.items.f?.number).toBe(6);
+    expect(delivered.count).toBe(8);
+  });
+
+  test('the clock that ends first is shown, one that takes late answers only until its end', () => {
+    const room = new Room(WHOLE);
+    room.page({ type: 'opened', item: 'd' });
+    expect(nextToEnd(room.delivered, room.state, room.now)).toMatchObject({
+      kind: 'item',
+      left: 30_000,
+      late: true,
+    });
+    room.tick(31_000);
+    expect(nextToEnd(room.delivered, room.state, room.now)).toMatchObject({ kind: 'part', left: 88_999 });
+    expect(room.state.stage?.open).toContain('d');
+  });
+
+  test('after handing in everything that was in, and no clock', () => {
+    const sitting = Sitting.begin(WHOLE, drawForm(WHOLE.test, 'seed'));
+    sitting.take({ do: 'hand-in' });
+    const { refs, clocks, parts } = showingOf(sitting);
+    expect([refs.size, clocks, parts.every(({ status }) => status === 'ended')]).toEqual([8, [], true]);
+    expect(stageOf(sitting)).toMatchObject({ part: null, at: null, open: [] });
+  });
+});

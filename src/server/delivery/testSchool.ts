@@ -1,0 +1,61 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
+import { putUser, userById, type User } from '../accounts/users';
+import { openDatabase, type Db } from '../db/open';
+import { filesAt } from '../library/files';
+import { importPackage } from '../library/library';
+import { assign, assignedTests } from './assignments';
+import { beginAttempt, resumeAttempt, saveBatch } from './delivery';
+
+/** A school with one student who is taking one test, for unit tests: a database of its own, and time as the test says. */
+export interface TestSchool {
+  readonly db: Db;
+  readonly student: User;
+  readonly attemptId: string;
+  /** The page the attempt is open in. */
+  readonly device: string;
+  /** Sends what a page did, dated and received then. */
+  readonly say: (action: BrowserAction, at: number, received?: number) => ReturnType<typeof saveBatch>;
+  readonly close: () => void;
+}
+
+/** @param change changes the database before the test is begun @param now when it is begun */
+export async function testSchool(
+  packageFolder: string,
+  { change, now = 1000 }: { readonly change?: string; readonly now?: number } = {},
+): Promise<TestSchool> {
+  const folder = mkdtempSync(join(tmpdir(), 'able-server-'));
+  const db = openDatabase(join(folder, 'test.sqlite'));
+  const { testIds } = importPackage(db, filesAt(packageFolder));
+  if (change !== undefined) db.prepare(change).run();
+  const id = await putUser(db, {
+    signInName: 'wren',
+    displayName: 'Wren',
+    role: 'student',
+    password: 'wren-pass',
+  });
+  for (const testId of testIds) assign(db, testId, id);
+  const student = userById(db, id);
+  const assignment = assignedTests(db, id)[0];
+  if (!student || !assignment) throw new Error('nothing is assigned');
+  const { attemptId } = beginAttempt(db, student, assignment.assignmentId, now);
+  const { device } = resumeAttempt(db, student, attemptId, null, now);
+  let seq = 0;
+  return {
+    db,
+    student,
+    attemptId,
+    device,
+    say: (action, at, received = at) => {
+      seq += 1;
+      const event: BrowserEvent = { ...action, device, seq, at };
+      return saveBatch(db, student, attemptId, { device, events: [event], cursor: 0 }, received);
+    },
+    close: () => {
+      db.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
