@@ -145,15 +145,15 @@ function assetsIn(content: Content, found: Set<string>): void {
   }
 }
 
-/** Questions of a part by the outermost section they stand in, in order, with all sections that they stand in. */
+/** Questions by the outermost section they stand in, in order, with all sections that they stand in. */
 function sectionsOf(
-  part: TestPart,
+  all: readonly Section[],
   questions: readonly FormQuestion[],
 ): { section: Section; refs: string[]; around: Set<string> }[] {
   const groups: { section: Section; key: string; refs: string[]; around: Set<string> }[] = [];
   for (const { ref, sections } of questions) {
     const [outer] = sections;
-    const section = part.sections.find((one) => one.identifier === outer?.source);
+    const section = all.find((one) => one.identifier === outer?.source);
     if (!outer || !section) continue;
     const last = groups.at(-1);
     const group =
@@ -238,12 +238,14 @@ export function deliverTest(
     for (const { content } of Object.values(all).flat()) assetsIn(content, found);
     delivered.push([ref, { ...one, cards: all }]);
   };
+  // A form from before parts were kept apart has all questions in its one part.
+  const sections = test.parts.flatMap((part) => part.sections);
   const parts = form.parts.flatMap((drawn, i): DeliveredPart[] => {
     const part = test.parts[i];
     if (!part) return [];
     const inForm = drawn.questions.filter(({ ref }) => showing.numbers.has(ref));
     const questions = inForm.filter(({ ref }) => showing.refs.has(ref));
-    const firsts = sectionsOf(part, inForm).map(({ refs }) => refs);
+    const firsts = sectionsOf(sections, inForm).map(({ refs }) => refs);
     for (const question of questions) deliverQuestion(question, part);
     const { status = 'open', count = questions.length } = showing.parts[i] ?? {};
     return [
@@ -254,7 +256,7 @@ export function deliverTest(
         status,
         count,
         limit: maximumOf(part.timeLimits, form.timeMultiplier),
-        sections: sectionsOf(part, questions).map(({ section, refs, around }, at) => ({
+        sections: sectionsOf(sections, questions).map(({ section, refs, around }, at) => ({
           identifier: section.identifier,
           // An invisible section is nothing a candidate is told of.
           title: section.visible ? section.title : '',

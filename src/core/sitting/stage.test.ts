@@ -207,6 +207,19 @@ describe('what the browser is told of a sitting', () => {
     expect(room.state.stage?.open).toContain('d');
   });
 
+  test('an attempt begun before parts were kept apart goes on as one list', () => {
+    const drawn = drawForm(WHOLE.test, 'seed');
+    const [first] = drawn.parts;
+    if (!first) throw new Error('no part');
+    const form = {
+      ...drawn,
+      parts: [{ ...first, questions: drawn.parts.flatMap(({ questions }) => questions) }],
+    };
+    const { parts, items } = deliverTest(WHOLE, form, { showing: showingOf(Sitting.begin(WHOLE, form)) });
+    expect(Object.keys(items)).toEqual(REFS);
+    expect(parts.flatMap(({ sections }) => sections.flatMap((one) => one.items))).toEqual(REFS);
+  });
+
   test('after handing in everything that was in, and no clock', () => {
     const sitting = Sitting.begin(WHOLE, drawForm(WHOLE.test, 'seed'));
     sitting.take({ do: 'hand-in' });

@@ -113,12 +113,12 @@ test('a clock that ended while nobody looked is said when the page comes back, b
 
 test('the student’s extra time is in every clock', async () => {
   school.close();
-  school = await testSchool('content/skerry-sound-crossing', {
-    change: `UPDATE tests SET model = replace(model, '"maximum":900', '"maximum":60')`,
-  });
-  expect(content(1500).clocks).toMatchObject([{ kind: 'part', maximum: 60_000 }]);
-  await answer('chart-1', 'E', 61_500);
-  expect(state().stage?.part).toBe('water');
+  school = await testSchool('content/skerry-sound-crossing', { needs: { timeMultiplier: 1.5 } });
+  expect(content(1500).clocks).toMatchObject([{ kind: 'part', maximum: 1_350_000 }]);
+  await answer('chart-1', 'E', 1000 + 1_349_000);
+  expect(state().stage?.part).toBe('plan');
+  await answer('chart-2', '9', 1000 + 1_350_000);
+  expect([state().stage?.part, given('chart-2')]).toEqual(['water', null]);
 });
 
 test('asked to go on in the moment after a clock has led on, nothing more is done', () => {

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
+import type { AccessNeeds } from '@/core/needs';
 import { putUser, userById, type User } from '../accounts/users';
 import { openDatabase, type Db } from '../db/open';
 import { filesAt } from '../library/files';
@@ -21,10 +22,18 @@ export interface TestSchool {
   readonly close: () => void;
 }
 
-/** @param change changes the database before the test is begun @param now when it is begun */
+interface Setting {
+  /** SQL that changes what was imported. */
+  readonly change?: string;
+  readonly needs?: Partial<AccessNeeds>;
+  /** When the test is begun. */
+  readonly now?: number;
+}
+
+/** Imports, assigns and begins. */
 export async function testSchool(
   packageFolder: string,
-  { change, now = 1000 }: { readonly change?: string; readonly now?: number } = {},
+  { change, needs = {}, now = 1000 }: Setting = {},
 ): Promise<TestSchool> {
   const folder = mkdtempSync(join(tmpdir(), 'able-server-'));
   const db = openDatabase(join(folder, 'test.sqlite'));
@@ -36,6 +45,7 @@ export async function testSchool(
     role: 'student',
     password: 'wren-pass',
   });
+  db.prepare('UPDATE users SET needs = ? WHERE id = ?').run(JSON.stringify(needs), id);
   for (const testId of testIds) assign(db, testId, id);
   const student = userById(db, id);
   const assignment = assignedTests(db, id)[0];

@@ -145,7 +145,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
             />
           </div>
         ) : (
-          question && <Sheets question={question} passage={passage} side={side} />
+          ((question && <Sheets question={question} passage={passage} side={side} />) ?? <Fetching />)
         )}
         {sheets.drawn}
       </main>
@@ -154,6 +154,16 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       {reminder}
       {going.dialogs}
     </div>
+  );
+}
+
+/** Until the question is here that a step from elsewhere, or a clock, has led to. */
+function Fetching() {
+  const t = useTranslations('stages');
+  return (
+    <p className={styles.fetching} role="status">
+      {t('fetching')}
+    </p>
   );
 }
 

@@ -1,6 +1,7 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
-import type { BrowserEvent } from '@/core/attempt/events';
+import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
+import type { Stage } from '@/core/sitting/stage';
 import { NEW_ATTEMPT, NEW_ITEM } from '@/core/attempt/state';
 import { ServerClock } from './clock';
 import { openJournal, type Journal } from './journal';
@@ -8,7 +9,7 @@ import { AttemptSession, openSession, type Timers } from './session';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { emptied, firstBatch } from './batches';
 import { browserEvent } from '@/core/wire/events';
-import { ServerRefusal, type Content, type Saved, type Transport } from './transport';
+import { ServerRefusal, type Content, type Saved, type Transport, type WentOn } from './transport';
 import { NO_MATERIALS } from '@/core/item/materials';
 import { NO_NEEDS } from '@/core/needs';
 
@@ -42,6 +43,34 @@ const CONTENT: Content = {
   student: { displayName: 'Wren', needs: NO_NEEDS },
 };
 
+/** A test of two parts in which one question is open. */
+const partsOpen = (ref: string, part: 'one' | 'two'): Content => ({
+  ...CONTENT,
+  test: {
+    ...CONTENT.test,
+    parts: (['one', 'two'] as const).map((identifier) => ({
+      identifier,
+      title: '',
+      navigation: 'nonlinear',
+      status: identifier === part ? 'open' : identifier === 'one' ? 'ended' : 'ahead',
+      count: 1,
+      limit: null,
+      sections:
+        identifier === part ? [{ identifier, title: '', directions: [], first: ref, items: [ref] }] : [],
+    })),
+    items: { [ref]: { ...CHECKED, ref } },
+  },
+});
+const stageAt = (part: string, ref: string): Stage => ({ part, at: ref, open: [ref], lookable: [] });
+const wentOn = (by: 'next' | 'end-part' | 'time', stage: Stage): AttemptEvent => ({
+  type: 'went-on',
+  by,
+  stage,
+  device: 'server',
+  seq: 2,
+  at: 1_000_010,
+});
+
 /** A server that keeps events by number, and can be unplugged. */
 class FakeServer implements Transport {
   readonly kept = new Map<string, Map<number, BrowserEvent>>();
@@ -52,8 +81,25 @@ class FakeServer implements Transport {
   moved = false;
   /** A page this server was never told of. */
   forgot = '';
-  content = () => Promise.resolve(CONTENT);
-  goOn = () => Promise.reject(new TypeError('network'));
+  /** What may be seen now, and how often it was fetched. */
+  shows: Content = CONTENT;
+  fetched = 0;
+  content = () => {
+    if (!this.up) return Promise.reject(new TypeError('network'));
+    this.fetched += 1;
+    return Promise.resolve(this.shows);
+  };
+  /** What the server itself says with the next answer. */
+  says: AttemptEvent[] = [];
+  /** Where going on leads, and what was held when it was asked for. */
+  leadsTo: Stage | null = null;
+  heldAtGoOn = -1;
+  goOn = (device: string, move: 'next' | 'end-part' | 'time'): Promise<WentOn> => {
+    if (!this.up || !this.leadsTo) return Promise.reject(new TypeError('network'));
+    this.heldAtGoOn = this.kept.get(device)?.size ?? 0;
+    this.says = [wentOn(move, this.leadsTo)];
+    return Promise.resolve({ test: this.shows.test, feedback: [], moved: false });
+  };
   resume = () =>
     Promise.resolve({
       device: 'page-2',
@@ -72,11 +118,13 @@ class FakeServer implements Transport {
     if (this.loseAnswer) return Promise.reject(new TypeError('the answer was lost'));
     let contiguous = 0;
     while (mine.has(contiguous + 1)) contiguous += 1;
+    const others = this.says;
+    this.says = [];
     return Promise.resolve({
       acknowledged: contiguous,
       serverNow: 1_000_000,
       cursor: 0,
-      others: [],
+      others,
       moved: this.moved,
       phase: 'running',
     });
@@ -421,6 +469,81 @@ describe('a server that came back from a backup', () => {
     expect(session.getStatus().save).toBe('saved');
     await settle();
     expect((await journal.kept()).size).toBe(0);
+    session.close();
+  });
+});
+
+describe('a test with stages', () => {
+  const openStaged = (server: FakeServer) => {
+    server.shows = partsOpen('q', 'one');
+    const timers = new HandTimers();
+    const session = new AttemptSession(
+      {
+        device: 'page-1',
+        state: {
+          ...NEW_ATTEMPT,
+          phase: 'running',
+          stage: stageAt('one', 'q'),
+          current: 'q',
+          countedTo: 1_000_000,
+        },
+        cursor: 0,
+        serverNow: 1_000_000,
+      },
+      server.shows,
+      new ServerClock(1_000_000, () => 0),
+      openJournal(`staged-${(attempt += 1)}`),
+      server,
+      timers,
+      () => 0,
+    );
+    return { session, timers };
+  };
+
+  test('what is given is sent before going on, and what may be seen then comes with where it stands', async () => {
+    const server = new FakeServer();
+    const { session } = openStaged(server);
+    session.dispatch(answer('A'));
+    server.shows = partsOpen('r', 'two');
+    server.leadsTo = stageAt('two', 'r');
+    await session.goOn('end-part');
+    expect(server.heldAtGoOn).toBe(1);
+    expect(session.getState().current).toBe('r');
+    expect(Object.keys(session.getTest().items)).toEqual(['r']);
+    // Nothing is fetched that came already; and what was left is closed here too.
+    expect(server.fetched).toBe(0);
+    session.dispatch(answer('B'));
+    expect(session.getState().items.q?.responses.R).toBe('A');
+    session.dispatch({ ...answer('C'), item: 'r' });
+    expect(session.getState().items.r?.responses.R).toBe('C');
+    session.close();
+  });
+
+  test('without network nothing is done', async () => {
+    const server = new FakeServer();
+    const { session } = openStaged(server);
+    server.up = false;
+    session.dispatch(answer('A'));
+    await expect(session.goOn('end-part')).rejects.toThrow('not all arrived');
+    expect(session.getState().current).toBe('q');
+    session.close();
+  });
+
+  test('led on by a clock or from another page: what may be seen there is fetched, and again until it comes', async () => {
+    const server = new FakeServer();
+    const { session, timers } = openStaged(server);
+    server.says = [wentOn('time', stageAt('two', 'r'))];
+    server.shows = partsOpen('r', 'two');
+    const content = server.content;
+    server.content = () => Promise.reject(new TypeError('network'));
+    timers.fire();
+    await settle();
+    expect(session.isDelivered).toBe(false);
+    server.content = content;
+    timers.fire();
+    await settle();
+    expect(session.isDelivered).toBe(true);
+    expect(session.getState().current).toBe('r');
     session.close();
   });
 });
