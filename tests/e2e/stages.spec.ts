@@ -57,7 +57,7 @@ test('parts: what they ask is said before; ending one names what is unfinished, 
   await trail.getByRole('button', { name: 'Question 1: done, closed' }).click();
   await expect(question(page, 1)).toBeVisible();
   await expect(page.getByText('This question is closed; your answer counts as it stands.')).toBeVisible();
-  await page.getByText('south').click();
+  await expect(page.getByRole('radio', { name: 'south' })).toBeDisabled();
   await expect(page.getByRole('radio', { name: 'east' })).toBeChecked();
   await trail.getByRole('button', { name: /^Question 5/ }).click();
   await expect(question(page, 5)).toBeVisible();

@@ -66,7 +66,11 @@ export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props)
         {part ? (
           <p>
             {test.parts.length > 1 && <b>{nameOf(part)}: </b>}
-            {unfinished === 0 ? t('allDone') : t('some', { count: unfinished, total: open.length })}
+            {part.navigation === 'linear'
+              ? stages('forwardReview')
+              : unfinished === 0
+                ? t('allDone')
+                : t('some', { count: unfinished, total: open.length })}
           </p>
         ) : (
           <p>{stages('allEnded')}</p>
