@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { expectAccessible, expectAccessibleInEveryScheme } from './axe';
 import { expect, ready, saved, signIn, startTest, test } from './app';
 
 const CROSSING = /See what it asks: The crossing/;
@@ -239,4 +240,19 @@ test('another page that ended the part: this one is told, and nothing it still s
   const [forged] = app.query<{ standing: string }>('SELECT standing FROM events WHERE seq = 900');
   expect(forged?.standing).toBe('late');
   await other.close();
+});
+
+test('parts, their closing and what is closed pass axe in every scheme', async ({ page, app }) => {
+  await startTest(page, app, 'wren', CROSSING);
+  await ready(page);
+  await finishPlan(page);
+  await expectAccessibleInEveryScheme(page, 'a part without a way back');
+  await page
+    .getByRole('button', { name: /Look over/ })
+    .first()
+    .click();
+  await expectAccessibleInEveryScheme(page, 'looking over a part, another closed');
+  await page.getByRole('button', { name: 'Finish “On the water” …' }).click();
+  await expect(dialog(page)).toBeVisible();
+  await expectAccessible(page, 'finishing a part');
 });

@@ -24,6 +24,8 @@ export interface PlayerValue {
   readonly look: PageLook;
   /** Where a picture of the package is shown from. */
   readonly assetUrl: (path: string) => string;
+  /** No real test: nothing is kept or handed in, and one leaves when one likes. Null in a real one. */
+  readonly rehearsal: { readonly leave: () => void } | null;
   readonly announce: Announce;
   readonly dispatch: (action: BrowserAction) => void;
   /** Has the answer to a question checked now. False when it did not get through; nothing is lost. */

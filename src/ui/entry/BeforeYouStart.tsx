@@ -115,6 +115,14 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       {state.problem !== null && (
         <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />
       )}
+      {!begun && (
+        <p>
+          {t('warmUpText')}{' '}
+          <Button size="large" href={`/tests/${assigned.assignmentId}/warm-up`}>
+            {t('warmUp')}
+          </Button>
+        </p>
+      )}
       <div className={styles.startRow}>
         <p>{begun ? null : untimed ? t('noClock') : t('clock')}</p>
         <Button

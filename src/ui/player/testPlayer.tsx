@@ -114,6 +114,7 @@ export function testPlayer(
     tight: false,
     look: { scheme: 'paper', magnification: 1, inverted: false, own: null, text: PLAIN_TEXT },
     assetUrl: (path) => path,
+    rehearsal: null,
     announce: (words) => words !== '' && said.push(words),
     dispatch: (action) => session.dispatch(action),
     check: (ref, by) => {

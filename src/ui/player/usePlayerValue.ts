@@ -12,6 +12,7 @@ import { useLayout } from './useLayout';
 export function usePlayerValue(
   session: AttemptSession,
   assetUrl: (path: string) => string,
+  rehearsal: PlayerValue['rehearsal'] = null,
 ): { readonly value: PlayerValue; readonly speech: Speech } {
   const test = useSyncExternalStore(session.subscribe, session.getTest, session.getTest);
   const read = session.getState;
@@ -35,6 +36,7 @@ export function usePlayerValue(
       tight,
       look,
       assetUrl,
+      rehearsal,
       announce: speech.say,
       dispatch: (action) => session.dispatch(action),
       check: (ref, by) =>
@@ -43,7 +45,7 @@ export function usePlayerValue(
           () => false,
         ),
     }),
-    [session, test, studentName, needs, layout, tight, look, assetUrl, speech],
+    [session, test, studentName, needs, layout, tight, look, assetUrl, rehearsal, speech],
   );
   return { value, speech };
 }

@@ -12,6 +12,9 @@ import { Button } from '../../kit/Button';
 
 const camel = (type: string) => type.replace(/-(.)/g, (_all, letter: string) => letter.toUpperCase());
 
+/** What a kind of question is called among the words of the lessons. */
+export const kindName = (type: string): 'choice' => camel(type) as 'choice';
+
 interface Props {
   readonly item: DeliveredItem;
   readonly open: boolean;
@@ -52,7 +55,7 @@ export function LessonDialog({ item, open, onClose }: Props) {
                 setStep(0);
               }}
             >
-              {t(`names.${camel(one) as 'choice'}`)}
+              {t(`names.${kindName(one)}`)}
             </Button>
           ))}
         </div>
@@ -83,7 +86,7 @@ function useLesson(type: string | undefined): Lesson | null {
 function Shown({ type, lesson, step }: { type: string; lesson: Lesson; step: number }) {
   const t = useTranslations('lessons');
   const View = VIEW_OF[type];
-  const kind = camel(type) as 'choice';
+  const kind = kindName(type);
   const words = t.raw(`kinds.${kind}.steps`) as string[];
   const keys = t.raw(`kinds.${kind}.keys`) as string[];
   return (

@@ -33,7 +33,7 @@ const partNameOf = (
  */
 export const Header = memo(function Header() {
   const t = useTranslations('header');
-  const { test, studentName, layout, tight } = usePlayer();
+  const { test, studentName, layout, tight, rehearsal } = usePlayer();
   const current = useAttempt((state) => state.current);
   const nameOf = usePartName();
   const section = [partNameOf(test, current, nameOf), sectionOf(test, current)].filter(Boolean).join(' · ');
@@ -48,9 +48,9 @@ export const Header = memo(function Header() {
   );
   const ways = (
     <>
-      <Button small onClick={() => setDialog('stop')}>
+      <Button small onClick={() => (rehearsal ? rehearsal.leave() : setDialog('stop'))}>
         <LogOut size="1.1em" aria-hidden="true" />
-        {t('stop')}
+        {t(rehearsal ? 'leave' : 'stop')}
       </Button>
       <Button small onClick={() => setDialog('help')}>
         <CircleHelp size="1.1em" aria-hidden="true" />
@@ -71,7 +71,7 @@ export const Header = memo(function Header() {
             {title}
           </>
         )}
-        <SaveSign />
+        {rehearsal ? <p className={styles.save}>{t('notKept')}</p> : <SaveSign />}
         <TimeLeft />
         {narrow ? (
           <Button

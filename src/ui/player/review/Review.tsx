@@ -37,7 +37,7 @@ export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props)
   const t = useTranslations('review');
   const stages = useTranslations('stages');
   const nameOf = usePartName();
-  const { layout, test } = usePlayer();
+  const { layout, test, rehearsal } = usePlayer();
   const part = openPartOf(test);
   const goesOn = part !== undefined && !isLastPart(test, part);
   const ownRef = useRef<HTMLDivElement>(null);
@@ -114,8 +114,14 @@ export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props)
             {t('backTo', { number: here.number })}
           </Button>
         )}
-        <span className={styles.note}>{goesOn ? stages('note') : t('note')}</span>
-        {goesOn ? (
+        <span className={styles.note}>
+          {rehearsal ? t('noteRehearsal') : goesOn ? stages('note') : t('note')}
+        </span>
+        {rehearsal ? (
+          <Button look="main" onClick={rehearsal.leave}>
+            {t('leave')}
+          </Button>
+        ) : goesOn ? (
           <Button look="main" onClick={onEndPart}>
             <ArrowRightToLine size="1.15em" aria-hidden="true" />
             {stages('end', { part: nameOf(part) })}

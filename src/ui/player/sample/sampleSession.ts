@@ -1,5 +1,5 @@
 import { NEW_ATTEMPT } from '@/core/attempt/state';
-import type { DeliveredTest } from '@/core/item/delivered';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 import { ServerClock } from '../../attempt/session/clock';
 import type { Journal } from '../../attempt/session/journal';
@@ -12,8 +12,16 @@ const journal: Journal = {
   kept: () => Promise.resolve(new Map()),
 };
 
-/** An attempt at a sample that is no test: everything works as in one, and nothing leaves the page. */
-export function sampleSession(test: DeliveredTest, needs: AccessNeeds, displayName: string): AttemptSession {
+/**
+ * An attempt at a sample that is no test: everything works as in one, and nothing leaves the page.
+ * @param check gives a question back with what is to be said of its answer; without, none can be checked
+ */
+export function sampleSession(
+  test: DeliveredTest,
+  needs: AccessNeeds,
+  displayName: string,
+  check?: (ref: string) => DeliveredItem,
+): AttemptSession {
   const never = () => Promise.reject(new TypeError('a sample is not handed in'));
   const now = () => performance.now();
   const transport: Transport = {
@@ -28,7 +36,7 @@ export function sampleSession(test: DeliveredTest, needs: AccessNeeds, displayNa
         moved: false,
         phase: 'running',
       }),
-    check: never,
+    check: check ? (_device, ref) => Promise.resolve({ item: check(ref) }) : never,
     goOn: never,
     stop: never,
     handIn: never,

@@ -1,0 +1,27 @@
+import { interactionsOf, type Content } from '../content/content';
+import type { RawResponse } from '../content/response';
+import type { ResponseShape } from '../interactions/types';
+
+/** What is no question by itself: a button, and a sound without a sound of its own. */
+const NO_QUESTION: ReadonlySet<string> = new Set(['end-attempt', 'media']);
+
+/** The kinds of question in a test, in the order they are first met (work.md, A8). */
+export const kindsIn = (items: Iterable<{ readonly body: Content }>): string[] => [
+  ...new Set(
+    [...items].flatMap(({ body }) =>
+      interactionsOf(body)
+        .map(({ type }) => type)
+        .filter((type) => !NO_QUESTION.has(type)),
+    ),
+  ),
+];
+
+/** Whether two answers are the same: in what has no order, the order in which it was given makes no difference. */
+export function isSameAnswer(a: RawResponse, b: RawResponse, { cardinality }: ResponseShape): boolean {
+  const plain = (response: RawResponse): string => {
+    if (response === null || typeof response === 'string') return JSON.stringify([response]);
+    if (!Array.isArray(response)) return JSON.stringify(Object.entries(response).sort());
+    return JSON.stringify(cardinality === 'multiple' ? [...(response as string[])].sort() : response);
+  };
+  return plain(a) === plain(b);
+}
