@@ -1,9 +1,10 @@
 import { drawForm, type Form } from '../sitting/form';
 import { Sitting } from '../sitting/sitting';
+import { stageOf, type Stage } from '../sitting/stage';
 import type { Test } from '../item/test';
 import type { SittingContent } from '../sitting/plan';
 import type { Action } from '../sitting/actions';
-import type { AttemptEvent } from './events';
+import { compareEvents, type AttemptEvent } from './events';
 import type { Millis } from './timing';
 
 /** What an event does in the sitting; null for what is only a mark of the student's. */
@@ -35,42 +36,83 @@ export function formOf(events: readonly AttemptEvent[], test: Test, seed: string
   return begun?.form ?? drawForm(test, seed);
 }
 
+/** A clock ended something: when, and where the sitting stood then. */
+export interface Ended {
+  readonly at: Millis;
+  readonly stage: Stage;
+}
+
 /**
- * The sitting that an attempt's events make, up to a moment: where it stands by the standard's rules, and its scores. The same
- * events give the same sitting.
- * @param events in their one order; the first is `begun`
- * @param onEnd told of every moment at which a clock ended something
+ * The sitting that an attempt's events make, gone on with as events come: the same events give the same sitting. Keeps where it stood
+ * at the last of them, so that what comes after costs nothing of what was before.
  */
-export function sittingFrom(
+export class SittingRun {
+  private readonly sitting: Sitting;
+  private clock: Millis | null = null;
+  private newest: AttemptEvent | null = null;
+  private readonly ended: Ended[] = [];
+  private said: (Stage & { readonly saidAt: Millis }) | null = null;
+
+  /** @param events in their one order, from `begun` on */
+  constructor(content: SittingContent, seed: string, events: readonly AttemptEvent[]) {
+    this.sitting = Sitting.begin(content, formOf(events, content.test, seed));
+    this.add(events);
+  }
+
+  /** The stage that was said last, and when; null where none ever was. */
+  get lastSaid(): (Stage & { readonly saidAt: Millis }) | null {
+    return this.said;
+  }
+
+  /**
+   * Goes on with more events, in their order.
+   * @returns false when one of them belongs before what was there already: then only all of them from the beginning can tell
+   */
+  add(events: readonly AttemptEvent[]): boolean {
+    for (const event of events) {
+      if (this.newest && compareEvents(event, this.newest) < 0) return false;
+      this.newest = event;
+      if (event.type === 'begun') this.clock = event.at;
+      const stage = event.type === 'went-on' || event.type === 'begun' ? event.stage : undefined;
+      if (stage) this.said = { ...stage, saidAt: event.at };
+      const action = actionOf(event);
+      if (!action) continue;
+      this.clock = passTime(this.sitting, this.clock ?? event.at, event.at, this.ended);
+      this.sitting.take(action);
+    }
+    return true;
+  }
+
+  /** Where it stands at a moment, and what clocks have ended until then; a sitting of its own. */
+  at(now: Millis): { readonly sitting: Sitting; readonly ended: readonly Ended[] } {
+    const sitting = this.sitting.copy();
+    const ended = [...this.ended];
+    passTime(sitting, this.clock ?? now, now, ended);
+    return { sitting, ended };
+  }
+}
+
+/** Lets time pass to a moment, and notes what clocks end on the way. @returns where the clock is then */
+function passTime(sitting: Sitting, from: Millis, until: Millis, ended: Ended[]): Millis {
+  let clock = from;
+  for (
+    let left = sitting.untilNextEnd();
+    left !== null && clock + left <= until;
+    left = sitting.untilNextEnd()
+  ) {
+    sitting.wait(left);
+    clock += left;
+    if (sitting.state.phase === 'running') ended.push({ at: clock, stage: stageOf(sitting) });
+  }
+  if (until <= clock) return clock;
+  sitting.wait(until - clock);
+  return until;
+}
+
+/** The sitting that an attempt's events make, up to a moment. @param events in their one order; the first is `begun` */
+export const sittingFrom = (
   content: SittingContent,
   seed: string,
   events: readonly AttemptEvent[],
   now: Millis,
-  onEnd?: (sitting: Sitting, at: Millis) => void,
-): Sitting {
-  const sitting = Sitting.begin(content, formOf(events, content.test, seed));
-  const begun = events.find((event) => event.type === 'begun');
-  let clock = begun?.at ?? now;
-  const until = (moment: Millis) => {
-    for (
-      let left = onEnd && sitting.untilNextEnd();
-      typeof left === 'number';
-      left = sitting.untilNextEnd()
-    ) {
-      if (clock + left > moment) break;
-      sitting.wait(left);
-      clock += left;
-      onEnd?.(sitting, clock);
-    }
-    if (moment > clock) sitting.wait(moment - clock);
-    clock = Math.max(clock, moment);
-  };
-  for (const event of events) {
-    const action = actionOf(event);
-    if (!action) continue;
-    until(event.at);
-    sitting.take(action);
-  }
-  until(now);
-  return sitting;
-}
+): Sitting => new SittingRun(content, seed, events).at(now).sitting;

@@ -35,6 +35,11 @@ export class Sitting {
     return new Sitting(plan, run.state);
   }
 
+  /** Another that stands at the same place, and goes on by itself. */
+  copy(): Sitting {
+    return new Sitting(this.plan, copyOf(this.current));
+  }
+
   /** Where it stands; the same object goes on changing with the sitting. */
   get state(): Readonly<SittingState> {
     return this.current;

@@ -1,10 +1,10 @@
 /** @jest-environment node */
 import fc from 'fast-check';
 import { hasEnded, innerClocks, nextToEnd } from '../attempt/clocks';
-import type { AttemptEvent, BrowserAction, ServerAction } from '../attempt/events';
+import { compareEvents, type AttemptEvent, type BrowserAction, type ServerAction } from '../attempt/events';
 import { stateFrom } from '../attempt/history';
 import { may } from '../attempt/may';
-import { sittingFrom } from '../attempt/sitting';
+import { SittingRun, sittingFrom } from '../attempt/sitting';
 import type { AttemptState } from '../attempt/state';
 import { deliverTest } from '../deliver/deliver';
 import type { DeliveredTest } from '../item/delivered';
@@ -14,7 +14,7 @@ import { filesFrom } from '../qti/testItem';
 import { drawForm } from './form';
 import { Plan } from './plan';
 import { Sitting } from './sitting';
-import { hasInnerClocks, holdsHandIn, isSameStage, isStaged, showingOf, stageOf, type Stage } from './stage';
+import { hasInnerClocks, holdsHandIn, isSameStage, isStaged, showingOf, stageOf } from './stage';
 
 const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
 const ITEM = `<qti-assessment-item ${NS} identifier="i" title="i"><qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>A</qti-value></qti-correct-response></qti-response-declaration><qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/><qti-item-body><qti-choice-interaction response-identifier="RESPONSE" max-choices="1"><qti-simple-choice identifier="A">a</qti-simple-choice><qti-simple-choice identifier="B">b</qti-simple-choice></qti-choice-interaction></qti-item-body><qti-response-processing template="https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/match_correct.xml"/></qti-assessment-item>`;
@@ -76,22 +76,20 @@ class Room {
     this.say({ type: 'begun', limit: maximum === null ? null : maximum * 1000, form, stage });
   }
   private say(action: ServerAction, at = this.now) {
-    this.events.push({ ...action, device: 'server', seq: (this.seqs.server += 1), at } as AttemptEvent);
+    this.events.push({ ...action, device: 'server', seq: (this.seqs.server += 1), at });
   }
   get state(): AttemptState {
     return stateFrom(this.events);
   }
   get sitting(): Sitting {
-    return sittingFrom(this.content, 'seed', [...this.events], this.now);
+    return sittingFrom(this.content, 'seed', [...this.events].sort(compareEvents), this.now);
   }
   /** Says what clocks have ended, each at its moment, as the server does. */
   catchUp(): Sitting {
-    const ends: { at: number; stage: Stage }[] = [];
-    const sitting = sittingFrom(this.content, 'seed', this.events, this.now, (one, at) => {
-      if (one.state.phase === 'running') ends.push({ at, stage: stageOf(one) });
-    });
+    const events = [...this.events].sort(compareEvents);
+    const { sitting, ended } = new SittingRun(this.content, 'seed', events).at(this.now);
     let said = this.state.stage;
-    for (const { at, stage } of ends)
+    for (const { at, stage } of ended)
       if (sitting.state.phase === 'running' && said && !isSameStage(said, stage)) {
         const known = this.events.some((one) => one.type === 'went-on' && one.at >= at);
         if (!known) this.say({ type: 'went-on', by: 'time', stage }, at);
@@ -106,7 +104,7 @@ class Room {
   page(action: BrowserAction) {
     this.tick(1);
     if (may(this.state, action, this.now) !== null) return;
-    this.events.push({ ...action, device: 'page', seq: (this.seqs.page += 1), at: this.now } as AttemptEvent);
+    this.events.push({ ...action, device: 'page', seq: (this.seqs.page += 1), at: this.now });
   }
   move(move: 'next' | 'end-part'): string | null {
     this.now += 1;
@@ -150,6 +148,9 @@ describe('what the browser is told of a sitting', () => {
     fc.assert(
       fc.property(anything, (steps) => {
         const room = new Room(WHOLE);
+        // One that goes on as events come stands where one that begins anew stands.
+        const going = new SittingRun(WHOLE, 'seed', room.events);
+        let heard = room.events.length;
         for (const step of steps) {
           if (step.kind === 'wait') room.tick(step.ms);
           else if (step.kind === 'open') room.page({ type: 'opened', item: step.ref });
@@ -157,6 +158,10 @@ describe('what the browser is told of a sitting', () => {
             room.page({ type: 'answered', item: step.ref, responses: { RESPONSE: 'A' }, how: 'edit' });
           else room.move(step.kind);
           const { sitting, state, delivered } = room;
+          const news = room.events.slice(heard).sort(compareEvents);
+          heard = room.events.length;
+          expect(going.add(news)).toBe(true);
+          expect(going.at(room.now).sitting.state).toEqual(sitting.state);
           const ends = innerClocks(delivered, state, room.now).filter(({ late }) => !late);
           const soonest = ends.length === 0 ? null : Math.min(...ends.map(({ left }) => left));
           expect(soonest).toBe(sitting.untilNextEnd());

@@ -43,15 +43,34 @@ interface EventRow {
 const eventIn = ({ body }: EventRow): AttemptEvent => JSON.parse(body) as AttemptEvent;
 
 /** The events of an attempt that count, in their one order. */
-export function eventsOf(db: Db, attemptId: string): AttemptEvent[] {
-  return prepared<[string], EventRow>(
-    db,
-    "SELECT id, body FROM events WHERE attempt_id = ? AND standing = 'counts' ORDER BY id",
-  )
-    .all(attemptId)
-    .map(eventIn)
-    .sort(compareEvents);
+export const eventsOf = (db: Db, attemptId: string): AttemptEvent[] => eventsAfter(db, attemptId, 0).events;
+
+/** Where an event stands in the log, and which it is. */
+export interface LogPlace {
+  readonly id: number;
+  readonly device: string;
+  readonly seq: number;
 }
+
+/** Those of them that were kept after another, in their one order, and the last of them in the log. */
+export function eventsAfter(
+  db: Db,
+  attemptId: string,
+  after: number,
+): { readonly events: AttemptEvent[]; readonly last: LogPlace | null } {
+  const rows = prepared<[string, number], EventRow & LogPlace>(
+    db,
+    "SELECT id, device, seq, body FROM events WHERE attempt_id = ? AND id > ? AND standing = 'counts' ORDER BY id",
+  ).all(attemptId, after);
+  return { events: rows.map(eventIn).sort(compareEvents), last: rows.at(-1) ?? null };
+}
+
+/** Whether just this event stands at a place of the log. */
+export const isInLog = (db: Db, attemptId: string, { id, device, seq }: LogPlace): boolean =>
+  prepared<[number, string, string, number], { one: number }>(
+    db,
+    'SELECT 1 AS one FROM events WHERE id = ? AND attempt_id = ? AND device = ? AND seq = ?',
+  ).get(id, attemptId, device, seq) !== undefined;
 
 /** Events, and letters of them, after which a state is kept. */
 const SNAPSHOT_AFTER = { events: 300, letters: 2_000_000 } as const;

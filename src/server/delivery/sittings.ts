@@ -1,4 +1,4 @@
-import { sittingFrom } from '@/core/attempt/sitting';
+import { sittingFrom, SittingRun } from '@/core/attempt/sitting';
 import { drawForm, type Form } from '@/core/sitting/form';
 import { Plan } from '@/core/sitting/plan';
 import type { Sitting } from '@/core/sitting/sitting';
@@ -9,7 +9,7 @@ import { prepared } from '../db/statements';
 import { loadTest, type TestContent } from '../library/library';
 import { Refusal } from '../refusal';
 import type { AttemptRow } from './attempts';
-import { eventsOf } from './eventLog';
+import { eventsAfter, eventsOf, isInLog, type LogPlace } from './eventLog';
 
 /** The version of the test an attempt was begun on. @throws Refusal `not-found` */
 export function contentOf(db: Db, attempt: Pick<AttemptRow, 'test_id'>): TestContent {
@@ -43,6 +43,34 @@ function formOf(db: Db, attempt: Pick<AttemptRow, 'id' | 'seed'>, content: TestC
   ).get(attempt.id);
   const begun = row ? (JSON.parse(row.body) as ServerEvent) : null;
   return (begun?.type === 'begun' ? begun.form : undefined) ?? drawForm(content.test, attempt.seed);
+}
+
+/** Attempts whose sitting is kept in memory, to go on from: those that are saved to while clocks run inside them. */
+const KEPT_RUNS = 1_000;
+interface KeptRun {
+  readonly run: SittingRun;
+  /** The last event of the log in it. What was rolled back is not there any more, or another has its number. */
+  readonly last: LogPlace;
+}
+const runs = new WeakMap<Db, Map<string, KeptRun>>();
+
+/** The sitting of an attempt as far as its events go; only what is new is worked out. */
+export function runOf(db: Db, attempt: AttemptRow): SittingRun {
+  const cache = runs.get(db) ?? new Map<string, KeptRun>();
+  runs.set(db, cache);
+  const known = cache.get(attempt.id);
+  const stands = known !== undefined && isInLog(db, attempt.id, known.last);
+  const fresh = eventsAfter(db, attempt.id, stands ? known.last.id : 0);
+  const goesOn = stands && known.run.add(fresh.events);
+  const run = goesOn
+    ? known.run
+    : new SittingRun(contentOf(db, attempt), attempt.seed, eventsOf(db, attempt.id));
+  const last = fresh.last ?? known?.last;
+  cache.delete(attempt.id);
+  if (last) cache.set(attempt.id, { run, last });
+  const [oldest] = cache.keys();
+  if (cache.size > KEPT_RUNS && oldest !== undefined) cache.delete(oldest);
+  return run;
 }
 
 /** How an attempt stands at a moment by the rules of its test. */

@@ -3,8 +3,10 @@ import { resultFor } from '../results/results';
 import { assignedTests } from './assignments';
 import { attemptAsset, attemptContent } from './content';
 import { handIn, resumeAttempt, saveBatch, stopAttempt } from './delivery';
-import { eventsOf, stateOf } from './eventLog';
-import { goOn } from './stages';
+import { appendEvent, eventsOf, stateOf } from './eventLog';
+import { attemptOf } from './attempts';
+import { sittingOf } from './sittings';
+import { catchUp, goOn } from './stages';
 import { testSchool, type TestSchool } from './testSchool';
 
 let school: TestSchool;
@@ -174,4 +176,27 @@ test('a replaced page leads nowhere, and files of what is not open are not there
   expect(() => attemptAsset(school.db, school.student, school.attemptId, 'items/tide-1.xml', 3000)).toThrow(
     'not-found',
   );
+});
+
+test('what was rolled back is not there, though it was worked out', async () => {
+  await answer('chart-1', 'E', 1500);
+  const over = 1000 + 900_000;
+  const event = { type: 'opened', item: 'chart-2', device: school.device, seq: 2, at: 1600 } as const;
+  expect(() =>
+    school.db.transaction(() => {
+      appendEvent(school.db, school.attemptId, event, 1600);
+      catchUp(school.db, attemptOf(school.db, school.student.id, school.attemptId), 1700);
+      throw new Error('rolled back');
+    })(),
+  ).toThrow('rolled back');
+  await school.say({ type: 'opened', item: 'chart-1' }, 1800);
+  await answer('chart-2', '9', over + 5, over + 500);
+  const fresh = sittingOf(school.db, attemptOf(school.db, school.student.id, school.attemptId), over + 500);
+  const kept = catchUp(
+    school.db,
+    attemptOf(school.db, school.student.id, school.attemptId),
+    over + 500,
+  ).sitting;
+  expect(kept.state).toEqual(fresh.state);
+  expect(kept.state.route).not.toContain('chart-2');
 });

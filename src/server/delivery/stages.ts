@@ -1,19 +1,17 @@
-import type { AttemptEvent, Move } from '@/core/attempt/events';
-import { sittingFrom } from '@/core/attempt/sitting';
+import type { Move } from '@/core/attempt/events';
 import { isOver } from '@/core/attempt/timing';
 import { feedbackAfter, type ShownFeedback } from '@/core/sitting/feedback';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Plan } from '@/core/sitting/plan';
 import type { Sitting } from '@/core/sitting/sitting';
-import { hasInnerClocks, isSameStage, isStaged, stageOf, type Stage } from '@/core/sitting/stage';
+import { hasInnerClocks, isSameStage, isStaged, stageOf } from '@/core/sitting/stage';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { Refusal } from '../refusal';
 import { attemptOf, momentFor, say, timingOf, type AttemptRow } from './attempts';
 import { deliveredOf, forgetAssets } from './content';
 import { deviceOf } from './devices';
-import { eventsOf } from './eventLog';
-import { contentOf, planOf } from './sittings';
+import { planOf, runOf } from './sittings';
 
 /** Asks something of an attempt's plan once: a plan does not change. */
 function askedOnce(ask: (plan: Plan) => boolean): (db: Db, attempt: AttemptRow) => boolean {
@@ -31,16 +29,6 @@ export const hasStages = askedOnce(isStaged);
 /** Whether clocks end stages of it by themselves. */
 export const hasClocks = askedOnce((plan) => isStaged(plan) && hasInnerClocks(plan));
 
-/** The stage that was said last, and when. */
-function lastSaid(events: readonly AttemptEvent[]): { readonly at: number; readonly stage: Stage } | null {
-  const last = events.findLast(
-    (event) => event.type === 'went-on' || (event.type === 'begun' && event.stage !== undefined),
-  );
-  return last?.type === 'went-on' || (last?.type === 'begun' && last.stage)
-    ? { at: last.at, stage: last.stage as Stage }
-    : null;
-}
-
 export interface CaughtUp {
   readonly attempt: AttemptRow;
   readonly sitting: Sitting;
@@ -53,16 +41,13 @@ export interface CaughtUp {
  * whole test is not said here: that hands in.
  */
 export function catchUp(db: Db, attempt: AttemptRow, now: number): CaughtUp {
-  const events = eventsOf(db, attempt.id);
-  const ends: { at: number; stage: Stage }[] = [];
-  const sitting = sittingFrom(contentOf(db, attempt), attempt.seed, events, now, (standing, at) => {
-    if (standing.state.phase === 'running') ends.push({ at, stage: stageOf(standing) });
-  });
-  const said = lastSaid(events);
+  const run = runOf(db, attempt);
+  const { sitting, ended } = run.at(now);
+  const said = run.lastSaid;
   const stage = stageOf(sitting);
-  const isUnsaid = said !== null && sitting.state.phase === 'running' && !isSameStage(said.stage, stage);
+  const isUnsaid = said !== null && sitting.state.phase === 'running' && !isSameStage(said, stage);
   if (!isUnsaid || attempt.phase !== 'running') return { attempt, sitting, moved: false };
-  const since = ends.filter(({ at }) => at > said.at);
+  const since = ended.filter(({ at }) => at > said.saidAt);
   const unsaid = since.length > 0 ? since : [{ at: now, stage }];
   let after = attempt;
   for (const one of unsaid) after = say(db, after, { type: 'went-on', by: 'time', stage: one.stage }, one.at);
