@@ -256,3 +256,23 @@ test('parts, their closing and what is closed pass axe in every scheme', async (
   await expect(dialog(page)).toBeVisible();
   await expectAccessible(page, 'finishing a part');
 });
+
+test('pace: time used beside an even share, of the part where the part has the limit', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app, 'wren', CROSSING);
+  await ready(page);
+  await page.getByRole('radio', { name: 'east' }).check();
+  await page.getByRole('button', { name: 'More tools' }).click();
+  await page.getByRole('region', { name: 'More tools' }).getByRole('button', { name: /^Pace/ }).click();
+  const pace = page
+    .getByRole('region', { name: 'Pace' })
+    .or(page.getByRole('dialog', { name: 'Pace' }))
+    .first();
+  await expect(pace.getByText('0 of 15 minutes used in this part.')).toBeVisible();
+  await expect(pace.getByText('1 of 4 questions done.')).toBeVisible();
+  await expect(pace.getByText('An even share is 3 minutes 45 seconds a question.')).toBeVisible();
+  await expect(pace.getByText('An even pace is at question 1 by now.')).toBeVisible();
+  await expectAccessibleInEveryScheme(page, 'pace');
+});

@@ -13,6 +13,7 @@ import { protractor } from './measuring/protractor';
 import { ruler } from './measuring/ruler';
 import { notes } from './notes';
 import { oneSwitch } from './one-switch';
+import { pace } from './pace';
 import { readAloud } from './read-aloud';
 import { reference } from './reference';
 import { sketch } from './sketch';
@@ -39,6 +40,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   sketch,
   masking,
   text,
+  pace,
   oneSwitch,
   cover,
 ];

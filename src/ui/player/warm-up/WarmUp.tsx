@@ -62,15 +62,10 @@ function Loading(props: Props) {
     const questionOf = async (type: string): Promise<WarmUpQuestion[]> => {
       const lesson = await lessonFor(type);
       if (!lesson) return [];
-      const bare = warmUpItem({ type, lesson, task: '' }, 1);
+      const bare = warmUpItem({ type, lesson, task: '', asked: null }, 1);
       const words = say.glance(bare, { [lesson.shape.identifier]: lastOf(lesson) });
-      return [
-        {
-          type,
-          lesson,
-          task: ONES_OWN.has(type) || words === '' ? t('taskOwn') : t('task', { answer: words }),
-        },
-      ];
+      const asked = ONES_OWN.has(type) || words === '' ? null : words;
+      return [{ type, lesson, task: t(asked === null ? 'taskOwn' : 'task'), asked }];
     };
     Promise.all(kinds.map(questionOf)).then(
       (found) => {

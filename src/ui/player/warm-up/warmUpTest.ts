@@ -7,8 +7,9 @@ import type { Lesson } from '../../interactions/lesson';
 export interface WarmUpQuestion {
   readonly type: string;
   readonly lesson: Lesson;
-  /** What is to be done, in words. */
+  /** What is to be done, in words, and the answer asked for; null where any will do. */
   readonly task: string;
+  readonly asked: string | null;
 }
 
 export const refOf = (type: string): string => `warm-up-${type}`;
@@ -26,12 +27,16 @@ export const stepsAsContent = (steps: readonly string[]): Content =>
   );
 
 /** The question of a kind before anything is answered. */
-export function warmUpItem({ type, lesson, task }: WarmUpQuestion, number: number): DeliveredItem {
+export function warmUpItem({ type, lesson, task, asked }: WarmUpQuestion, number: number): DeliveredItem {
+  const answer = asked === null ? [] : block('strong', text(asked));
   const interaction: Content = [{ kind: 'interaction', interaction: lesson.model }];
   return {
     number,
     ref: refOf(type),
-    body: [...block('p', text(task)), ...(lesson.model.inline ? block('p', interaction) : interaction)],
+    body: [
+      ...block('p', [...text(asked === null ? task : `${task} `), ...answer]),
+      ...(lesson.model.inline ? block('p', interaction) : interaction),
+    ],
     responses: [lesson.shape],
     stimuli: [],
     materials: NO_MATERIALS,
