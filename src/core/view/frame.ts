@@ -21,15 +21,16 @@ export interface Room {
 
 /** The smallest a window is made, in rem: its title and two buttons stay whole. */
 export const LEAST = { width: 13, height: 8 } as const;
+export type Least = Pick<Frame, 'width' | 'height'>;
 
 /** A value held between two others; the lower one where there is no room between. */
 export const within = (value: number, least: number, most: number) =>
   Math.max(least, Math.min(Math.max(least, most), value));
 
 /** Where a frame lies on the screen: whole, always; smaller than it asks for where there is no room. */
-export function boxOf(frame: Frame, room: Room): Box {
-  const width = Math.min(room.width, within(frame.width, LEAST.width, Infinity) * room.rem);
-  const height = Math.min(room.height, within(frame.height, LEAST.height, Infinity) * room.rem);
+export function boxOf(frame: Frame, room: Room, least: Least = LEAST): Box {
+  const width = Math.min(room.width, within(frame.width, least.width, Infinity) * room.rem);
+  const height = Math.min(room.height, within(frame.height, least.height, Infinity) * room.rem);
   return {
     width,
     height,
@@ -50,20 +51,19 @@ function frameOf(box: Box, room: Room): Frame {
 }
 
 /** A window moved by so many pixels; it stops at the edges. */
-export function moved(frame: Frame, room: Room, dx: number, dy: number): Frame {
-  const box = boxOf(frame, room);
+export function moved(frame: Frame, room: Room, dx: number, dy: number, least: Least = LEAST): Frame {
+  const box = boxOf(frame, room, least);
   return frameOf({ ...box, left: box.left + dx, top: box.top + dy }, room);
 }
 
 /** A window made wider and higher by so many pixels, its upper left corner where it is; it stops at the edges. */
-export function resized(frame: Frame, room: Room, dx: number, dy: number): Frame {
-  const box = boxOf(frame, room);
-  const least = { width: LEAST.width * room.rem, height: LEAST.height * room.rem };
+export function resized(frame: Frame, room: Room, dx: number, dy: number, least: Least = LEAST): Frame {
+  const box = boxOf(frame, room, least);
   return frameOf(
     {
       ...box,
-      width: within(box.width + dx, least.width, room.width - box.left),
-      height: within(box.height + dy, least.height, room.height - box.top),
+      width: within(box.width + dx, least.width * room.rem, room.width - box.left),
+      height: within(box.height + dy, least.height * room.rem, room.height - box.top),
     },
     room,
   );

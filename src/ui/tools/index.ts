@@ -9,6 +9,7 @@ import { lens } from './lens';
 import { lineReader } from './line-reader';
 import { magnifier } from './magnifier';
 import { masking } from './masking';
+import { patches } from './patches';
 import { protractor } from './measuring/protractor';
 import { ruler } from './measuring/ruler';
 import { notes } from './notes';
@@ -39,6 +40,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   straightEdge,
   sketch,
   masking,
+  patches,
   text,
   pace,
   oneSwitch,

@@ -1,16 +1,15 @@
 'use client';
 
 import { MoveDiagonal2, Move, X } from 'lucide-react';
-import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { own } from '@/core/own';
-import { boxOf, moved, resized, type Frame, type Room } from '@/core/view/frame';
+import { moved, type Frame, type Room } from '@/core/view/frame';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
-import { arrowOf } from '../../kit/arrows';
 import { Press } from '../../kit/Button';
-import { useDrag } from '../../kit/useDrag';
 import { useFocusBack } from '../../kit/useFocusBack';
+import { useFrame, useRoom } from '../../kit/useFrame';
 import type { ToolDefinition, ToolWindow, WindowContentProps } from '../../tools/types';
 import { readKept } from '../../attempt/kept';
 import { isOn, useToolsHere } from '../rail/tools';
@@ -67,8 +66,6 @@ function firstFrame(size: Pick<Frame, 'width' | 'height'>, above: number, room: 
   return room ? moved(frame, room, -(RAIL + above * 2) * room.rem, (HEAD + above * 3) * room.rem) : frame;
 }
 
-/** A step of the arrow keys, in rem; with Shift a larger one. */
-const STEP = { small: 1, large: 5 } as const;
 /** The frame that all windows share: moved and resized by hand and by arrow keys, whole on the screen, closed by Escape. */
 function Window({ tool, content: { Content, size }, above, item }: WindowProps) {
   const t = useTranslations('tools');
@@ -77,8 +74,8 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
   const owner = usePointerOwner();
   const ref = useRef<HTMLElement>(null);
   const titleRef = useRef<HTMLHeadingElement>(null);
-  const room = useRoom(ref);
-  const [going, setGoing] = useState<Frame | null>(null);
+  const headRef = useRef<HTMLElement>(null);
+  const room = useRoom(headRef);
   useFocusBack();
   useEffect(() => {
     // What is inside may have taken it already, to something better.
@@ -87,33 +84,9 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
   const narrow = layout === 'narrow';
   useBottomSheet(ref, narrow);
   const name = t(`${tool.id as 'eliminator'}.name`);
-  const frame = going ?? windows.frameOf(tool.id) ?? firstFrame(size(item), above, room);
-  const change = (how: typeof moved) => {
-    const dragged = {
-      enabled: true,
-      begin: ({ clientX, clientY }: { clientX: number; clientY: number }) => ({ frame, clientX, clientY }),
-      move: (
-        event: { clientX: number; clientY: number },
-        from: { frame: Frame; clientX: number; clientY: number },
-      ) =>
-        room && setGoing(how(from.frame, room, event.clientX - from.clientX, event.clientY - from.clientY)),
-      end: () => {
-        if (going) windows.place(tool.id, going);
-        setGoing(null);
-      },
-      cancel: () => setGoing(null),
-    };
-    const onKeyDown = (event: KeyboardEvent) => {
-      const by = room && arrowOf(event, STEP);
-      if (by) windows.place(tool.id, how(frame, room, by[0] * room.rem, by[1] * room.rem));
-    };
-    return { dragged, onKeyDown };
-  };
-  const moving = change(moved);
-  const sizing = change(resized);
-  const move = useDrag(moving.dragged);
-  const resize = useDrag(sizing.dragged);
-  const box = room && !narrow ? boxOf(frame, room) : undefined;
+  const frame = windows.frameOf(tool.id) ?? firstFrame(size(item), above, room);
+  const { box: floating, move, resize } = useFrame(frame, room, (to) => windows.place(tool.id, to));
+  const box = narrow ? undefined : floating;
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape closes from anywhere inside
     <section
@@ -133,6 +106,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
       }}
     >
       <header
+        ref={headRef}
         className={styles.head}
         {...(narrow ? {} : move.handlers)}
         data-going={move.dragging || undefined}
@@ -145,7 +119,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
             className={styles.control}
             aria-label={t('move', { name })}
             title={t('moveHint')}
-            onKeyDown={moving.onKeyDown}
+            onKeyDown={move.onKeyDown}
           >
             <Move size="1.15em" aria-hidden="true" />
           </Press>
@@ -169,7 +143,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
             className={styles.corner}
             aria-label={t('resize', { name })}
             title={t('resizeHint')}
-            onKeyDown={sizing.onKeyDown}
+            onKeyDown={resize.onKeyDown}
             {...resize.handlers}
           >
             <MoveDiagonal2 size="1.1em" aria-hidden="true" />
@@ -184,30 +158,6 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
 const WindowLayers: WindowContentProps['TextLayers'] = (text) => (
   <TextLayers sheet="reference" {...text} has={({ inWindows }) => inWindows === true} />
 );
-
-/** The screen below a window, followed through resizing and magnifying. */
-function useRoom(ref: RefObject<HTMLElement | null>): Room | null {
-  const [room, setRoom] = useState<Room | null>(null);
-  useLayoutEffect(() => {
-    const measure = () =>
-      setRoom({
-        width: window.innerWidth,
-        height: window.innerHeight,
-        rem: parseFloat(getComputedStyle(document.documentElement).fontSize),
-      });
-    measure();
-    window.addEventListener('resize', measure);
-    // Magnifying changes the letters, and with them the size of the window's own head.
-    const sizes = new ResizeObserver(measure);
-    const head = ref.current?.querySelector('header');
-    if (head) sizes.observe(head);
-    return () => {
-      window.removeEventListener('resize', measure);
-      sizes.disconnect();
-    };
-  }, [ref]);
-  return room;
-}
 
 /** On a narrow screen the page keeps as much room below as the sheet takes: everything can be scrolled out from under it. */
 function useBottomSheet(ref: RefObject<HTMLElement | null>, narrow: boolean): void {
