@@ -165,6 +165,12 @@ function sectionsOf(
   return groups;
 }
 
+/** A section and all that stand in it. */
+const withInner = (section: Section): Section[] => [
+  section,
+  ...section.children.flatMap((child) => (child.kind === 'section' ? withInner(child) : [])),
+];
+
 /** The directions of a section and of those in it that questions were drawn from. */
 const directionsIn = (section: Section, around: ReadonlySet<string>): Content => [
   ...directionsOf(section),
@@ -240,6 +246,11 @@ export function deliverTest(
   };
   // A form from before parts were kept apart has all questions in its one part.
   const sections = test.parts.flatMap((part) => part.sections);
+  const ruled = [...test.parts, ...itemRefsOf(test), ...sections.flatMap(withInner)];
+  // A rule of a part names another; one inside a part can only end the test.
+  const leadsPast =
+    test.parts.some(({ branchRules }) => branchRules.length > 0) ||
+    ruled.some(({ branchRules }) => branchRules.some(({ target }) => target === 'EXIT_TEST'));
   const parts = form.parts.flatMap((drawn, i): DeliveredPart[] => {
     const part = test.parts[i];
     if (!part) return [];
@@ -256,6 +267,7 @@ export function deliverTest(
         status,
         count,
         limit: maximumOf(part.timeLimits, form.timeMultiplier),
+        isCertain: part.preConditions.length === 0 && !leadsPast,
         sections: sectionsOf(sections, questions).map(({ section, refs, around }, at) => ({
           identifier: section.identifier,
           // An invisible section is nothing a candidate is told of.

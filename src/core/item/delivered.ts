@@ -46,6 +46,8 @@ export interface DeliveredPart {
   readonly count: number;
   /** Milliseconds it may take, extra time included; null = no limit of its own. */
   readonly limit: number | null;
+  /** Whether it comes whatever is answered: no rule of the test leads past it. */
+  readonly isCertain: boolean;
   /** Its sections with the questions that may be seen now. */
   readonly sections: readonly DeliveredSection[];
 }

@@ -212,6 +212,26 @@ describe('what the browser is told of a sitting', () => {
     expect(room.state.stage?.open).toContain('d');
   });
 
+  test('whether a part comes for certain is told, and a rule that leads past it is not', () => {
+    const truth = '<qti-base-value base-type="boolean">true</qti-base-value>';
+    const two = (rule: string, inPart = '') =>
+      contentOf(
+        part('p', section('s', ref('a', rule)), 'linear') + part('q', `${inPart}${section('r', ref('b'))}`),
+      );
+    const certain = (content: ReturnType<typeof contentOf>) =>
+      deliverTest(content, drawForm(content.test, 'seed')).parts.map(({ isCertain }) => isCertain);
+    expect(certain(two(''))).toEqual([true, true]);
+    expect(certain(two('', `<qti-pre-condition>${truth}</qti-pre-condition>`))).toEqual([true, false]);
+    expect(certain(two(`<qti-branch-rule target="EXIT_TEST">${truth}</qti-branch-rule>`))).toEqual([
+      false,
+      false,
+    ]);
+    expect(certain(two(`<qti-branch-rule target="EXIT_SECTION">${truth}</qti-branch-rule>`))).toEqual([
+      true,
+      true,
+    ]);
+  });
+
   test('an attempt begun before parts were kept apart goes on as one list', () => {
     const drawn = drawForm(WHOLE.test, 'seed');
     const [first] = drawn.parts;

@@ -73,6 +73,7 @@ export function testPlayer(
         status: 'open',
         count: items.length,
         limit: null,
+        isCertain: true,
         sections: [
           {
             identifier: 's',

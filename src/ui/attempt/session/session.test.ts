@@ -5,7 +5,8 @@ import type { Stage } from '@/core/sitting/stage';
 import { NEW_ATTEMPT, NEW_ITEM } from '@/core/attempt/state';
 import { ServerClock } from './clock';
 import { openJournal, type Journal } from './journal';
-import { AttemptSession, openSession, type Timers } from './session';
+import { openSession } from './openSession';
+import { AttemptSession, type Timers } from './session';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { emptied, firstBatch } from './batches';
 import { browserEvent } from '@/core/wire/events';
@@ -55,6 +56,7 @@ const partsOpen = (ref: string, part: 'one' | 'two'): Content => ({
       status: identifier === part ? 'open' : identifier === 'one' ? 'ended' : 'ahead',
       count: 1,
       limit: null,
+      isCertain: true,
       sections:
         identifier === part ? [{ identifier, title: '', directions: [], first: ref, items: [ref] }] : [],
     })),

@@ -3,7 +3,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import { ServerClock } from './clock';
 import { openJournal } from './journal';
-import { openSession, type AttemptSession } from './session';
+import { openSession } from './openSession';
+import type { AttemptSession } from './session';
 import { httpTransport, ServerRefusal } from './transport';
 
 interface Opened {

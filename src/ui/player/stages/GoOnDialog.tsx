@@ -133,7 +133,7 @@ function WhatComes({ part }: { readonly part: DeliveredPart }) {
   return (
     <p>
       {[
-        t('comes', { part: nameOf(next), count: next.count }),
+        t(next.isCertain ? 'comes' : 'mayCome', { part: nameOf(next), count: next.count }),
         ...(minutes > 0 ? [t('comesTime', { minutes })] : []),
         ...(next.navigation === 'linear' ? [t('comesForward')] : []),
       ].join(' ')}

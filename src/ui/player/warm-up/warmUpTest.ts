@@ -65,6 +65,7 @@ export function warmUpTest(title: string, questions: readonly WarmUpQuestion[]):
         status: 'open',
         count: items.length,
         limit: null,
+        isCertain: true,
         sections: [{ identifier: 'warm-up', title: '', directions: [], first: refs[0] ?? '', items: refs }],
       },
     ],
