@@ -47,7 +47,6 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.locator('math-field').click();
   await page.keyboard.type('3/4');
   await saved(page);
-  await shot('equation-question');
   await page
     .getByRole('navigation')
     .getByRole('button', { name: /Look over/ })
@@ -88,11 +87,29 @@ test('pictures of kinds of questions', async ({ page, app }) => {
     await saved(page);
     await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
   }
-  await goTo(page, numberOf('graphic-order-1'));
-  await page.getByRole('button', { name: 'How to answer' }).click();
-  await page.getByRole('button', { name: 'Next step' }).click();
-  await page.getByRole('button', { name: 'Next step' }).click();
-  await page.screenshot({ path: 'docs/screenshots/how-to-answer.png', animations: 'disabled' });
+});
+
+test('pictures of a test with parts, and of its warm-up', async ({ page, app }) => {
+  await signIn(page, app, 'wren');
+  await page.getByRole('link', { name: /See what it asks: The crossing/ }).click();
+  await page.getByRole('link', { name: 'Warm up first' }).click();
+  await page.waitForSelector('[data-player=ready]');
+  await page.getByRole('radio', { name: '5' }).check();
+  await page.getByRole('button', { name: 'Check my answer' }).click();
+  await expect(page.getByRole('heading', { name: /That is the answer asked for/ })).toBeVisible();
+  await page.screenshot({ path: 'docs/screenshots/warm-up.png', animations: 'disabled' });
+  await page.getByRole('button', { name: 'End the warm-up' }).click();
+  await page.getByRole('button', { name: /Start the test/ }).click();
+  await page.waitForSelector('[data-player=ready]');
+  await page.getByRole('radio', { name: 'east' }).check();
+  await saved(page);
+  await page
+    .getByRole('button', { name: /Look over/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Finish “Plan” …' }).click();
+  await expect(page.getByRole('dialog').getByText(/Next comes/)).toBeVisible();
+  await page.screenshot({ path: 'docs/screenshots/part-closing.png', animations: 'disabled' });
 });
 
 test('pictures of tools at work', async ({ page, app }) => {
