@@ -105,6 +105,14 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
         />
         <Fact name={t('tools')} value={t('toolList')} />
         <SetForYou needs={needs} />
+        {!begun && (
+          <div className={styles.fact}>
+            <span className={styles.soft}>{t('warmUpText')}</span>
+            <Button href={`/tests/${assigned.assignmentId}/warm-up`} className={styles.factWay}>
+              {t('warmUp')}
+            </Button>
+          </div>
+        )}
       </div>
       <Parts parts={assigned.parts} timeMultiplier={needs.timeMultiplier} />
       <p>{t('notYou')}</p>
@@ -114,14 +122,6 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       </section>
       {state.problem !== null && (
         <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />
-      )}
-      {!begun && (
-        <p>
-          {t('warmUpText')}{' '}
-          <Button size="large" href={`/tests/${assigned.assignmentId}/warm-up`}>
-            {t('warmUp')}
-          </Button>
-        </p>
       )}
       <div className={styles.startRow}>
         <p>{begun ? null : untimed ? t('noClock') : t('clock')}</p>

@@ -6,13 +6,12 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import { progressOfItem } from '@/core/item/progress';
 import { useAttempt } from '../../attempt/PlayerContext';
 import type { Checking } from '../sheets/useChecking';
-import { useProgressWords } from '../useProgressWords';
 import { Dialog } from './Dialog';
+import { MissingList } from './MissingList';
 
 /** Before an unfinished answer is checked, and before the last try: what is missing, and what it costs. */
 export function CheckDialog({ item, checking }: { item: DeliveredItem; checking: Checking }) {
   const t = useTranslations('question');
-  const words = useProgressWords();
   const responses = useAttempt((state) => itemOf(state, item.ref).responses);
   const { asked, reply } = checking;
   const back = () => reply(false);
@@ -29,14 +28,7 @@ export function CheckDialog({ item, checking }: { item: DeliveredItem; checking:
       {asked?.unfinished && (
         <>
           <p>{t(asked.allowed ? 'checkUnfinished' : 'checkOnlyFinished')}</p>
-          <ul>
-            {words(progressOfItem(item, responses)).map(({ label, text }, i) => (
-              <li key={label ?? i}>
-                {label && <b>{label} </b>}
-                {text}
-              </li>
-            ))}
-          </ul>
+          <MissingList progress={progressOfItem(item, responses)} />
         </>
       )}
       {asked?.last && <p>{t('checkLast')}</p>}

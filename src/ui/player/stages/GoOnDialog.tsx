@@ -9,9 +9,9 @@ import { own } from '@/core/own';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { Dialog } from '../dialogs/Dialog';
 import styles from '../dialogs/dialogs.module.css';
+import { MissingList } from '../dialogs/MissingList';
 import { UnfinishedList } from '../dialogs/UnfinishedList';
 import { useOverview } from '../trail/useOverview';
-import { useProgressWords } from '../useProgressWords';
 import { usePartName } from './usePartName';
 
 /** What is asked before a step that cannot be undone. */
@@ -80,26 +80,17 @@ export function GoOnDialog({ asked, onClose, onGo, onYes }: Props) {
 function NextForGood() {
   const t = useTranslations('stages');
   const { test } = usePlayer();
-  const words = useProgressWords();
   const current = useAttempt((state) => state.current);
   const responses = useAttempt((state) => itemOf(state, current ?? '').responses);
   const item = current === null ? undefined : own(test.items, current);
   const progress = item && progressOfItem(item, responses);
-  const missing = item && progress && progress.state !== 'complete' ? words(progress) : [];
   return (
     <>
       <p>{t('nextText')}</p>
-      {missing.length > 0 && (
+      {progress && progress.state !== 'complete' && (
         <>
           <p>{t('nextUnfinished')}</p>
-          <ul>
-            {missing.map(({ label, text }, i) => (
-              <li key={label ?? i}>
-                {label && <b>{label} </b>}
-                {text}
-              </li>
-            ))}
-          </ul>
+          <MissingList progress={progress} />
         </>
       )}
     </>

@@ -14,6 +14,7 @@ import type { ToolDefinition, ToolWindow, WindowContentProps } from '../../tools
 import { readKept } from '../../attempt/kept';
 import { isOn, useToolsHere } from '../rail/tools';
 import { TextLayers } from '../TextLayers';
+import shared from '../../tools/tools.module.css';
 import styles from './windows.module.css';
 import { usePointerOwner } from '../../tools/pointer';
 import { useWindows } from '../../tools/useWindows';
@@ -116,7 +117,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
         </h2>
         {!narrow && (
           <Press
-            className={styles.control}
+            className={shared.control}
             aria-label={t('move', { name })}
             title={t('moveHint')}
             onKeyDown={move.onKeyDown}
@@ -125,7 +126,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
           </Press>
         )}
         <Press
-          className={styles.control}
+          className={shared.control}
           aria-label={t('close', { name })}
           title={t('close', { name })}
           onPointerDown={(event) => event.stopPropagation()}
@@ -140,7 +141,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
       {!narrow && (
         <footer className={styles.foot}>
           <Press
-            className={styles.corner}
+            className={`${shared.control} ${styles.corner}`}
             aria-label={t('resize', { name })}
             title={t('resizeHint')}
             onKeyDown={resize.onKeyDown}

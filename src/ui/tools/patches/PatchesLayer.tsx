@@ -8,6 +8,7 @@ import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { Press } from '../../kit/Button';
 import { useFocusBack } from '../../kit/useFocusBack';
 import { useFrame, useRoom } from '../../kit/useFrame';
+import shared from '../tools.module.css';
 import styles from './patches.module.css';
 import { MOST, PATCHES } from './state';
 
@@ -74,7 +75,7 @@ function Patch({ number, frame, place, another, away }: PatchProps) {
       <div ref={rowRef} className={styles.row}>
         <Press
           ref={gripRef}
-          className={styles.control}
+          className={shared.control}
           aria-label={t('move', { number })}
           title={t('move', { number })}
           onKeyDown={move.onKeyDown}
@@ -82,7 +83,7 @@ function Patch({ number, frame, place, another, away }: PatchProps) {
           <Move size="1.15em" aria-hidden="true" />
         </Press>
         <Press
-          className={styles.control}
+          className={shared.control}
           aria-label={t('another')}
           title={t('another')}
           disabled={!another}
@@ -92,7 +93,7 @@ function Patch({ number, frame, place, another, away }: PatchProps) {
           <Plus size="1.2em" aria-hidden="true" />
         </Press>
         <Press
-          className={styles.control}
+          className={shared.control}
           aria-label={t('away', { number })}
           title={t('away', { number })}
           onPointerDown={hold}
@@ -101,8 +102,7 @@ function Patch({ number, frame, place, another, away }: PatchProps) {
           <X size="1.2em" aria-hidden="true" />
         </Press>
         <Press
-          className={styles.control}
-          data-corner=""
+          className={`${shared.control} ${styles.corner}`}
           aria-label={t('resize', { number })}
           title={t('resize', { number })}
           onKeyDown={resize.onKeyDown}
