@@ -200,3 +200,12 @@ test('what was rolled back is not there, though it was worked out', async () => 
   expect(kept.state).toEqual(fresh.state);
   expect(kept.state.route).not.toContain('chart-2');
 });
+
+test('looking at a part that has ended keeps nobody from finishing the open one, and goes on nowhere by itself', async () => {
+  move('end-part', 2000);
+  await school.say({ type: 'opened', item: 'chart-1' }, 3000);
+  expect(state().current).toBe('chart-1');
+  expect(() => move('next', 4000)).toThrow('bad-input');
+  move('end-part', 5000);
+  expect(state()).toMatchObject({ current: 'log-1', stage: { part: 'log' } });
+});

@@ -93,8 +93,8 @@ export function goOn(
         return { test: deliveredOf(db, caught.attempt, sitting), feedback: [], moved: caught.moved };
       const { looking, at: left } = sitting.state;
       const open = sitting.plan.parts[sitting.state.part]?.part;
-      // In a part with a way back going on is only looking at another question, and asks nobody.
-      if (looking !== null || (move === 'next' && open?.navigation !== 'linear'))
+      // In a part with a way back going on is only looking at another question, and asks nobody; so it is in one that has ended.
+      if (move === 'next' && (looking !== null || open?.navigation !== 'linear'))
         throw new Refusal('bad-input', 409);
       const endedBefore = sitting.state.closedParts.length;
       const taken = sitting.take({ do: move });

@@ -206,6 +206,7 @@ interface KeyTargets extends OpenPanel {
 
 /** The Alt keys of the screen and of every tool the student has in this test. */
 function usePlayerKeys({ step, review, open, setOpen, current, reviewing }: KeyTargets): void {
+  const { test } = usePlayer();
   const act = useToolAct({ open, setOpen });
   const flag = useFlag();
   const readBack = useReadBack();
@@ -213,7 +214,7 @@ function usePlayerKeys({ step, review, open, setOpen, current, reviewing }: KeyT
     new Map<string, () => void>([
       ['next', () => !reviewing && step(1)],
       ['back', () => !reviewing && step(-1)],
-      ['flag', () => current !== null && flag(current)],
+      ['flag', () => current !== null && !isForwardOnly(test, current) && flag(current)],
       ['review', review],
       ['readBack', () => current !== null && !reviewing && readBack(current)],
       ...useToolsHere().map((here) => [here.tool.id, () => act(here)] as const),

@@ -1,40 +1,42 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** Where the server shows a file of an attempt's test. */
 export const assetAddress = (attemptId: string, path: string): string =>
   `/api/attempts/${attemptId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`;
 
 /**
- * Every picture of the test, fetched at the start and kept in memory: they show also with the network down. One that could
- * not be fetched keeps its address, so the browser tries again when it is shown.
+ * Every picture of what may be seen, fetched as soon as it may and kept in memory: they show also with the network down. One that could
+ * not be fetched keeps its address, so the browser tries again when it is shown; one that is here stays, whatever comes later.
  */
 export function useAssets(attemptId: string, paths: readonly string[]): (path: string) => string {
   const [urls, setUrls] = useState<ReadonlyMap<string, string>>(new Map());
+  const here = useRef(new Map<string, string>());
   const address = useCallback((path: string) => assetAddress(attemptId, path), [attemptId]);
   useEffect(() => {
     let gone = false;
-    const made: string[] = [];
-    void Promise.all(
-      paths.map(async (path) => {
-        try {
-          const response = await fetch(address(path));
-          if (!response.ok) return null;
-          const url = URL.createObjectURL(await response.blob());
-          made.push(url);
-          return [path, url] as const;
-        } catch {
-          return null;
-        }
-      }),
-    ).then((found) => {
-      if (!gone) setUrls(new Map(found.filter((one) => one !== null)));
+    const fetchOne = async (path: string): Promise<void> => {
+      const response = await fetch(address(path));
+      if (!response.ok) return;
+      const blob = await response.blob();
+      if (!gone && !here.current.has(path)) here.current.set(path, URL.createObjectURL(blob));
+    };
+    const missing = paths.filter((path) => !here.current.has(path));
+    if (missing.length === 0) return undefined;
+    void Promise.allSettled(missing.map(fetchOne)).then(() => {
+      if (!gone) setUrls(new Map(here.current));
     });
     return () => {
       gone = true;
-      made.forEach((url) => URL.revokeObjectURL(url));
     };
   }, [address, paths]);
+  useEffect(() => {
+    const made = here.current;
+    return () => {
+      made.forEach((url) => URL.revokeObjectURL(url));
+      made.clear();
+    };
+  }, [attemptId]);
   return useCallback((path: string) => urls.get(path) ?? address(path), [address, urls]);
 }

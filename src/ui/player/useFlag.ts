@@ -11,6 +11,7 @@ export function useFlag(): (itemRef: string) => void {
   return (itemRef) => {
     const on = !itemOf(session.getState(), itemRef).flagged;
     dispatch({ type: 'flagged', item: itemRef, on });
-    announce(t(on ? 'flagged' : 'unflagged'));
+    // What may not be flagged any more is not, and nothing is said of it.
+    if (itemOf(session.getState(), itemRef).flagged === on) announce(t(on ? 'flagged' : 'unflagged'));
   };
 }

@@ -30,19 +30,18 @@ const preloadTools = (test: DeliveredTest, needs: AccessNeeds): Promise<unknown>
 /** Code and fonts that are needed later are fetched now, so that nothing waits for the network, or fails without it. */
 export function usePreload(test: DeliveredTest, needs: AccessNeeds): boolean {
   const [ready, setReady] = useState(false);
-  // The first question comes first; what later ones need follows as soon as it stands.
-  const [first] = useState(test);
   useEffect(() => {
+    // What is shown comes first; what later questions need follows as soon as it stands. A part that is entered brings more.
     const later = setTimeout(() => {
-      preload(first).then(
+      preload(test).then(
         () => {
           setReady(true);
-          return preloadTools(first, needs);
+          return preloadTools(test, needs);
         },
         () => undefined,
       );
     }, AFTER_THE_FIRST_MS);
     return () => clearTimeout(later);
-  }, [first, needs]);
+  }, [needs, test]);
   return ready;
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Move } from '@/core/attempt/events';
 import { openPartOf } from '@/core/item/delivered';
 import { useHandler } from '../../kit/useHandler';
@@ -26,21 +26,31 @@ export function useGoingOn({ onGo, onWent }: { onGo: (ref: string) => void; onWe
     onWent();
     if (moved || feedback.length > 0) setHeard({ timeOver: moved, feedback });
   };
+  // Pressed twice it is done once: the question after must not be passed unseen.
+  const busy = useRef(false);
   const carryOut = useHandler((move: Move) => {
+    if (busy.current) return;
+    busy.current = true;
     setAsked((before) => before && { ...before, state: 'working' });
-    session.goOn(move).then(
-      (went) => {
-        setAsked(null);
-        hear(went);
-      },
-      (error: unknown) => setAsked({ move, state: error instanceof ServerRefusal ? error.code : 'network' }),
-    );
+    session
+      .goOn(move)
+      .then(
+        (went) => {
+          setAsked(null);
+          hear(went);
+        },
+        (error: unknown) =>
+          setAsked({ move, state: error instanceof ServerRefusal ? error.code : 'network' }),
+      )
+      .finally(() => {
+        busy.current = false;
+      });
   });
   const waiting = useInnerTime(session, test, hear);
   /** In a part without a way back: the first time it is told, later only where the answer is not finished. */
   const next = (isFinished: boolean) => {
     const part = openPartOf(test);
-    if (!part) return;
+    if (!part || asked !== null || busy.current) return;
     if (isFinished && told.includes(part.identifier)) carryOut('next');
     else setAsked({ move: 'next', state: 'asking' });
   };
