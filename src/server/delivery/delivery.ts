@@ -138,8 +138,8 @@ function keepEvent(db: Db, { attempt, device, stage }: Speaker, sent: BrowserEve
   const end = endOf({ phase: attempt.phase, timing: timingOf(attempt), pausedAt: attempt.paused_at });
   // What is said of an open question was said after the question was opened, whatever the browser's clock shows.
   const isOpen = stage === null || !('item' in sent) || stage.open.includes(sent.item);
-  const since =
-    stage !== null && isOpen ? Math.max(device.opened_at, attempt.server_at + 1) : device.opened_at;
+  const follows = stage !== null && isOpen && attempt.phase === 'running';
+  const since = follows ? Math.max(device.opened_at, attempt.server_at + 1) : device.opened_at;
   const said = Math.max(since, Math.min(now, sent.at));
   // What was on its way at the end was given at the last moment.
   const onItsWay = end !== null && said >= end && said <= end + GRACE;

@@ -209,3 +209,26 @@ test('looking at a part that has ended keeps nobody from finishing the open one,
   move('end-part', 5000);
   expect(state()).toMatchObject({ current: 'log-1', stage: { part: 'log' } });
 });
+
+test('what was on its way when the test was stopped counts where it was given, and is not newer than what came after it', async () => {
+  const { db, student, attemptId, device } = school;
+  const event = (seq: number, at: number, value: string) =>
+    ({
+      type: 'answered',
+      item: 'chart-1',
+      responses: { RESPONSE: value },
+      how: 'edit',
+      device,
+      seq,
+      at,
+    }) as const;
+  await saveBatch(db, student, attemptId, { device, events: [event(2, 2950, 'N')], cursor: 0 }, 2960);
+  stopAttempt(db, student, attemptId, device, 3000);
+  await saveBatch(db, student, attemptId, { device, events: [event(1, 2900, 'E')], cursor: 0 }, 3400);
+  expect(given('chart-1')).toBe('N');
+  expect(
+    db
+      .prepare<[string], { standing: string }>('SELECT standing FROM events WHERE seq = 1 AND device = ?')
+      .get(device),
+  ).toEqual({ standing: 'counts' });
+});
