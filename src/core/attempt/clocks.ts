@@ -1,5 +1,6 @@
-import type { DeliveredClock, DeliveredTest } from '../item/delivered';
+import { openPartOf, type DeliveredClock, type DeliveredPart, type DeliveredTest } from '../item/delivered';
 import { own } from '../own';
+import { overview } from './overview';
 import { partKey, type AttemptState } from './state';
 import { leftAt, type Millis } from './timing';
 
@@ -58,4 +59,31 @@ export function nextToEnd(test: DeliveredTest, state: AttemptState, now: Millis)
     (first, one) => (first && first.left <= one.left ? first : one),
     null,
   );
+}
+
+/** The time that is shared, and how far one is in it. */
+export interface Shared {
+  /** The whole test where it has a limit, else the open part. */
+  readonly kind: 'test' | 'part';
+  readonly limit: Millis;
+  readonly used: Millis;
+  readonly questions: number;
+  readonly done: number;
+}
+
+/** What an attempt's time is shared over; null where nothing has a limit. @param now milliseconds by the server's clock */
+export function sharedTime(test: DeliveredTest, state: AttemptState, now: Millis): Shared | null {
+  const { limit } = state.timing;
+  const left = leftAt(state.timing, now);
+  const part = openPartOf(test);
+  const doneIn = (parts: readonly DeliveredPart[]): number => {
+    const refs = new Set(parts.flatMap(({ sections }) => sections.flatMap(({ items }) => items)));
+    return overview(test, state).filter(({ ref, standing }) => refs.has(ref) && standing === 'done').length;
+  };
+  if (limit !== null && left !== null)
+    return { kind: 'test', limit, used: limit - left, questions: test.count, done: doneIn(test.parts) };
+  const clock = innerClocks(test, state, now).find(({ kind }) => kind === 'part');
+  if (!clock || !part) return null;
+  const used = clock.maximum - clock.left;
+  return { kind: 'part', limit: clock.maximum, used, questions: part.count, done: doneIn([part]) };
 }

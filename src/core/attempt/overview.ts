@@ -1,6 +1,6 @@
 import { own } from '../own';
 import type { DeliveredItem, DeliveredTest } from '../item/delivered';
-import { questionOrder } from '../item/delivered';
+import { partOf, questionOrder } from '../item/delivered';
 import { progressOfItem, type ItemProgress } from '../item/progress';
 import { isClosed, itemOf, type AttemptState, type Responses } from './state';
 
@@ -66,9 +66,11 @@ export function overview(test: DeliveredTest, state: AttemptState): QuestionOver
 export const isFinished = (test: DeliveredTest, state: AttemptState, ref: string): boolean =>
   overviewOf(test, state, ref)?.progress.state === 'complete';
 
-/** The question before or after; null at the ends. */
+/** The question before or after; null at the ends. Back does not lead into a part that has ended: the trail does. */
 export function neighbour(test: DeliveredTest, ref: string, step: 1 | -1): string | null {
   const order = questionOrder(test);
   const at = order.indexOf(ref);
-  return at < 0 ? null : (order[at + step] ?? null);
+  const there = at < 0 ? undefined : order[at + step];
+  if (there === undefined) return null;
+  return step < 0 && partOf(test, there) !== partOf(test, ref) ? null : there;
 }

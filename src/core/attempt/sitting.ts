@@ -1,6 +1,6 @@
 import { drawForm, type Form } from '../sitting/form';
 import { Sitting } from '../sitting/sitting';
-import { stageOf, type Stage } from '../sitting/stage';
+import { isSameStage, stageOf, type Stage } from '../sitting/stage';
 import type { Test } from '../item/test';
 import type { SittingContent } from '../sitting/plan';
 import type { Action } from '../sitting/actions';
@@ -36,8 +36,8 @@ export function formOf(events: readonly AttemptEvent[], test: Test, seed: string
   return begun?.form ?? drawForm(test, seed);
 }
 
-/** A clock ended something: when, and where the sitting stood then. */
-export interface Ended {
+/** Where a sitting stood from a moment on. */
+interface StageAt {
   readonly at: Millis;
   readonly stage: Stage;
 }
@@ -50,18 +50,14 @@ export class SittingRun {
   private readonly sitting: Sitting;
   private clock: Millis | null = null;
   private newest: AttemptEvent | null = null;
-  private readonly ended: Ended[] = [];
-  private said: (Stage & { readonly saidAt: Millis }) | null = null;
+  private readonly ended: StageAt[] = [];
+  /** The stage that was said last, and when; null where none ever was. */
+  private said: StageAt | null = null;
 
   /** @param events in their one order, from `begun` on */
   constructor(content: SittingContent, seed: string, events: readonly AttemptEvent[]) {
     this.sitting = Sitting.begin(content, formOf(events, content.test, seed));
     this.add(events);
-  }
-
-  /** The stage that was said last, and when; null where none ever was. */
-  get lastSaid(): (Stage & { readonly saidAt: Millis }) | null {
-    return this.said;
   }
 
   /**
@@ -74,7 +70,7 @@ export class SittingRun {
       this.newest = event;
       if (event.type === 'begun') this.clock = event.at;
       const stage = event.type === 'went-on' || event.type === 'begun' ? event.stage : undefined;
-      if (stage) this.said = { ...stage, saidAt: event.at };
+      if (stage) this.said = { at: event.at, stage };
       const action = actionOf(event);
       if (!action) continue;
       this.clock = passTime(this.sitting, this.clock ?? event.at, event.at, this.ended);
@@ -83,17 +79,25 @@ export class SittingRun {
     return true;
   }
 
-  /** Where it stands at a moment, and what clocks have ended until then; a sitting of its own. */
-  at(now: Millis): { readonly sitting: Sitting; readonly ended: readonly Ended[] } {
+  /**
+   * Where it stands at a moment: a sitting of its own, and what clocks have ended until then that nobody has said yet, each at its own
+   * moment. The end of the whole test is not among it.
+   */
+  at(now: Millis): { readonly sitting: Sitting; readonly unsaid: readonly StageAt[] } {
     const sitting = this.sitting.copy();
     const ended = [...this.ended];
     passTime(sitting, this.clock ?? now, now, ended);
-    return { sitting, ended };
+    const { said } = this;
+    const stage = stageOf(sitting);
+    if (!said || sitting.state.phase !== 'running' || isSameStage(said.stage, stage))
+      return { sitting, unsaid: [] };
+    const since = ended.filter(({ at }) => at > said.at);
+    return { sitting, unsaid: since.length > 0 ? since : [{ at: now, stage }] };
   }
 }
 
 /** Lets time pass to a moment, and notes what clocks end on the way. @returns where the clock is then */
-function passTime(sitting: Sitting, from: Millis, until: Millis, ended: Ended[]): Millis {
+function passTime(sitting: Sitting, from: Millis, until: Millis, ended: StageAt[]): Millis {
   let clock = from;
   for (
     let left = sitting.untilNextEnd();

@@ -1,5 +1,6 @@
 import { cardsFor, SPOKEN, type CardNeeds, type Catalog } from '../item/catalog';
 import { pagesIn, withoutTools } from '../item/materials';
+import type { Variable } from '../processing/context';
 import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
 import { withMates, type Content } from '../content/content';
@@ -52,6 +53,20 @@ export function triesOf(
 /** The question's own seed in an attempt: for its template values, its mixing, its random numbers. */
 export const itemSeed = (attemptSeed: string, ref: string): string => `${attemptSeed}/${ref}`;
 
+/** The variables of an item, its outcomes as the last try left them. */
+export function variablesAfter(
+  item: Item,
+  seed: string,
+  session: Pick<ItemSession, 'outcomes' | 'templateDefaults'> | null,
+): Map<string, Variable> {
+  const variables = prepareItem(item, seed, session?.templateDefaults);
+  for (const [name, value] of Object.entries(session?.outcomes ?? {})) {
+    const variable = variables.get(name);
+    if (variable?.kind === 'outcome') variable.value = value;
+  }
+  return variables;
+}
+
 /** An item for one attempt. The same seed mixes the same way and draws the same values. */
 export function deliverItem(
   item: Item,
@@ -68,11 +83,7 @@ export function deliverItem(
   }: Delivery = {},
 ): DeliveredItem {
   const seed = itemSeed(attemptSeed, ref);
-  const variables = prepareItem(item, seed, session?.templateDefaults);
-  for (const [name, value] of Object.entries(session?.outcomes ?? {})) {
-    const variable = variables.get(name);
-    if (variable?.kind === 'outcome') variable.value = value;
-  }
+  const variables = variablesAfter(item, seed, session);
   const feedback = session !== null && session.tries > 0 && (showFeedback || item.adaptive);
   const cards = cardsFor(item.catalog, needs);
   const view: ContentView = { random: seededRandom(seed), variables, feedback, cards };
@@ -246,7 +257,7 @@ export function deliverTest(
   };
   // A form from before parts were kept apart has all questions in its one part.
   const sections = test.parts.flatMap((part) => part.sections);
-  const ruled = [...test.parts, ...itemRefsOf(test), ...sections.flatMap(withInner)];
+  const ruled = [...itemRefsOf(test), ...sections.flatMap(withInner)];
   // A rule of a part names another; one inside a part can only end the test.
   const leadsPast =
     test.parts.some(({ branchRules }) => branchRules.length > 0) ||

@@ -28,6 +28,16 @@ export function holdsIdentifier(value: Value, identifier: string): boolean {
   return scalarsOf(value).some((scalar) => formatScalar(scalar) === identifier);
 }
 
+/** Whether feedback is told as outcomes are: its outcome holds its identifier, or (`show` false) does not. */
+export const isTold = (
+  {
+    outcome,
+    identifier,
+    show,
+  }: { readonly outcome: string; readonly identifier: string; readonly show: boolean },
+  outcomes: Readonly<Record<string, Value>>,
+): boolean => holdsIdentifier(own(outcomes, outcome) ?? null, identifier) === show;
+
 const valueOf = (view: ContentView, name: string): Value => view.variables.get(name)?.value ?? null;
 
 /** A name in maths that stands for a template variable becomes its number (QTI 3.0, `math-variable`). */

@@ -96,6 +96,9 @@ export function directionsFor(
   return section && section.directions.length > 0 ? { section, first: section.first === ref } : null;
 }
 
+/** The parts of a test that have questions: those that a student is told of. */
+export const partsOf = (test: DeliveredTest): DeliveredPart[] => test.parts.filter(({ count }) => count > 0);
+
 /** The part that is open; undefined when all have ended. */
 export const openPartOf = (test: DeliveredTest): DeliveredPart | undefined =>
   test.parts.find(({ status }) => status === 'open');
@@ -106,11 +109,11 @@ export const partOf = (test: DeliveredTest, ref: string): DeliveredPart | undefi
 
 /** Whether it is the last part with questions: after it comes handing in. */
 export const isLastPart = (test: DeliveredTest, part: DeliveredPart): boolean =>
-  test.parts.filter(({ count }) => count > 0).at(-1)?.identifier === part.identifier;
+  partsOf(test).at(-1)?.identifier === part.identifier;
 
 /** The part that comes after one, as far as rules can tell by now. */
 export function partAfter(test: DeliveredTest, part: DeliveredPart): DeliveredPart | undefined {
-  const parts = test.parts.filter(({ count }) => count > 0);
+  const parts = partsOf(test);
   return parts[parts.findIndex(({ identifier }) => identifier === part.identifier) + 1];
 }
 

@@ -2,18 +2,9 @@ import { interactionsOf, type Content } from '../content/content';
 import type { RawResponse } from '../content/response';
 import type { ResponseShape } from '../interactions/types';
 
-/** What is no question by itself: a button, and a sound without a sound of its own. */
-const NO_QUESTION: ReadonlySet<string> = new Set(['end-attempt', 'media']);
-
-/** The kinds of question in a test, in the order they are first met (work.md, A8). */
+/** The kinds of interaction in a test, in the order they are first met (work.md, A8). */
 export const kindsIn = (items: Iterable<{ readonly body: Content }>): string[] => [
-  ...new Set(
-    [...items].flatMap(({ body }) =>
-      interactionsOf(body)
-        .map(({ type }) => type)
-        .filter((type) => !NO_QUESTION.has(type)),
-    ),
-  ),
+  ...new Set([...items].flatMap(({ body }) => interactionsOf(body).map(({ type }) => type))),
 ];
 
 /** Whether two answers are the same: in what has no order, the order in which it was given makes no difference. */

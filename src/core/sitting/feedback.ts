@@ -1,10 +1,10 @@
 import type { Content } from '../content/content';
-import { itemSeed } from '../deliver/deliver';
-import { deliverContent, holdsIdentifier, type ContentView } from '../deliver/deliverContent';
+import { itemSeed, variablesAfter } from '../deliver/deliver';
+import { deliverContent, isTold, type ContentView } from '../deliver/deliverContent';
 import type { Item } from '../item/item';
 import type { TestFeedback } from '../item/test';
 import { own } from '../own';
-import { outcomeVariable, prepareItem } from '../processing/prepare';
+import { outcomeVariable } from '../processing/prepare';
 import type { Sitting } from './sitting';
 
 /** What a test or a question has to say, as a student may see it. */
@@ -32,16 +32,12 @@ function modalOf(sitting: Sitting, ref: string): readonly (Item['feedback'][numb
   const place = sitting.plan.placeOf(ref);
   const question = sitting.state.questions.get(ref);
   if (!place || !question?.score) return [];
-  const { seed } = sitting.plan.form;
-  const variables = prepareItem(place.item, itemSeed(seed, ref), question.templateDefaults);
-  for (const [name, value] of Object.entries(question.score.outcomes)) {
-    const variable = variables.get(name);
-    if (variable?.kind === 'outcome') variable.value = value;
-  }
+  const { score, templateDefaults } = question;
+  const seed = itemSeed(sitting.plan.form.seed, ref);
+  const variables = variablesAfter(place.item, seed, { outcomes: score.outcomes, templateDefaults });
   const view: ContentView = { random: () => 0, variables, feedback: true };
-  const { outcomes } = question.score;
   return place.item.feedback
-    .filter((one) => holdsIdentifier(own(outcomes, one.outcome) ?? null, one.identifier) === one.show)
+    .filter((one) => isTold(one, score.outcomes))
     .map((one) => ({ ...one, content: deliverContent(one.content, view) }));
 }
 
@@ -52,13 +48,8 @@ function deliveredFeedback(
   access: TestFeedback['access'],
 ): readonly (ShownFeedback & Pick<TestFeedback, 'identifier'>)[] {
   const view = testView(sitting);
-  const { outcomes } = sitting.state;
   return list
-    .filter(
-      (one) =>
-        one.access === access &&
-        holdsIdentifier(own(outcomes, one.outcome) ?? null, one.identifier) === one.show,
-    )
+    .filter((one) => one.access === access && isTold(one, sitting.state.outcomes))
     .map(({ identifier, title, content }) => ({ identifier, title, content: deliverContent(content, view) }));
 }
 

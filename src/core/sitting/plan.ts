@@ -83,6 +83,11 @@ export class Plan {
     return this.byRef.get(ref);
   }
 
+  /** How the part of a question is handed in. */
+  submissionOf({ part }: Place): TestPart['submission'] {
+    return this.parts[part]?.part.submission ?? 'simultaneous';
+  }
+
   /** Every question of the form, in order. */
   get places(): readonly Place[] {
     return this.parts.flatMap((part) => part.places);

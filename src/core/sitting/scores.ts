@@ -1,12 +1,11 @@
-import { holdsIdentifier } from '../deliver/deliverContent';
+import { holdsIdentifier, isTold } from '../deliver/deliverContent';
 import { itemSeed } from '../deliver/deliver';
 import type { TestFeedback } from '../item/test';
 import { interactionsOf } from '../content/content';
-import { own } from '../own';
 import { scoreItem, untouchedScore, type ScoringContext } from '../processing/score';
 import { scoreTest, testScope, WHOLE_TEST, type QuestionOutcome } from '../processing/scoreTest';
 import type { Place, Plan, PlannedPart } from './plan';
-import { NEW_QUESTION, type QuestionState, type SittingState } from './state';
+import { isTimedOut, NEW_QUESTION, type QuestionState, type SittingState } from './state';
 
 /**
  * What the answers of a sitting are worth, and the feedback that may be seen for it. Works on a state of its own that the caller copied.
@@ -35,10 +34,8 @@ export class Scores {
   }
 
   /** Whether its clock, or that of a section around it, ended it. */
-  isTimedOut({ ref, sections }: Place): boolean {
-    return (
-      this.question(ref).ended === 'time' || sections.some(({ key }) => this.state.closedSections.has(key))
-    );
+  isTimedOut(place: Place): boolean {
+    return isTimedOut(this.state, place);
   }
   /** Whether a question takes another attempt. */
   takesAttempt({ ref, source, item }: Place): boolean {
@@ -125,20 +122,14 @@ export class Scores {
       completed,
       score: { outcomes, responses: values, correct },
     });
-    const simultaneous = this.plan.parts[place.part]?.part.submission === 'simultaneous';
+    const simultaneous = this.plan.submissionOf(place) === 'simultaneous';
     if (!tell || simultaneous || !source.sessionControl.showFeedback) return;
-    for (const one of item.feedback)
-      if (holdsIdentifier(own(outcomes, one.outcome) ?? null, one.identifier) === one.show)
-        this.feedback.push(one.identifier);
+    for (const one of item.feedback) if (isTold(one, outcomes)) this.feedback.push(one.identifier);
   }
 
   protected seen(list: readonly TestFeedback[], access: TestFeedback['access']): string[] {
     return list
-      .filter(
-        (one) =>
-          one.access === access &&
-          holdsIdentifier(own(this.state.outcomes, one.outcome) ?? null, one.identifier) === one.show,
-      )
+      .filter((one) => one.access === access && isTold(one, this.state.outcomes))
       .map((one) => one.identifier);
   }
   /** `during` feedback of the test and the open part, after a question that lets feedback be seen was scored. */
@@ -151,7 +142,7 @@ export class Scores {
   /** Scores what a question holds at its end, where an attempt is left and something is to be scored. */
   protected scoreAtEnd(place: Place, tell: boolean): boolean {
     const { shown, changed, attempts } = this.question(place.ref);
-    const simultaneous = this.plan.parts[place.part]?.part.submission === 'simultaneous';
+    const simultaneous = this.plan.submissionOf(place) === 'simultaneous';
     if (!shown || (attempts > 0 && !changed) || !(simultaneous || this.takesAttempt(place))) return false;
     this.scoreAttempt(place, { tell });
     return true;

@@ -160,7 +160,7 @@ function answer(
 
 /** What going on from a question, checking it, or ending its part wants of its answer. */
 function answerMissing(run: Run, place: Place): Refused | null {
-  if (run.plan.parts[place.part]?.part.submission !== 'individual') return null;
+  if (run.plan.submissionOf(place) !== 'individual') return null;
   const { allowSkipping, validateResponses } = place.source.sessionControl;
   if (allowSkipping && !validateResponses) return null;
   const { responses, templateDefaults } = run.question(place.ref);

@@ -1,6 +1,7 @@
 /** @jest-environment node */
 import fc from 'fast-check';
-import { hasEnded, innerClocks, nextToEnd } from '../attempt/clocks';
+import { hasEnded, innerClocks, nextToEnd, sharedTime } from '../attempt/clocks';
+import { neighbour } from '../attempt/overview';
 import { compareEvents, type AttemptEvent, type BrowserAction, type ServerAction } from '../attempt/events';
 import { stateFrom } from '../attempt/history';
 import { may } from '../attempt/may';
@@ -14,7 +15,7 @@ import { filesFrom } from '../qti/testItem';
 import { drawForm } from './form';
 import { Plan } from './plan';
 import { Sitting } from './sitting';
-import { hasInnerClocks, holdsHandIn, isSameStage, isStaged, showingOf, stageOf } from './stage';
+import { hasInnerClocks, holdsHandIn, isStaged, showingOf, stageOf } from './stage';
 
 const NS = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
 const ITEM = `<qti-assessment-item ${NS} identifier="i" title="i"><qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier"><qti-correct-response><qti-value>A</qti-value></qti-correct-response></qti-response-declaration><qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/><qti-item-body><qti-choice-interaction response-identifier="RESPONSE" max-choices="1"><qti-simple-choice identifier="A">a</qti-simple-choice><qti-simple-choice identifier="B">b</qti-simple-choice></qti-choice-interaction></qti-item-body><qti-response-processing template="https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/match_correct.xml"/></qti-assessment-item>`;
@@ -87,14 +88,8 @@ class Room {
   /** Says what clocks have ended, each at its moment, as the server does. */
   catchUp(): Sitting {
     const events = [...this.events].sort(compareEvents);
-    const { sitting, ended } = new SittingRun(this.content, 'seed', events).at(this.now);
-    let said = this.state.stage;
-    for (const { at, stage } of ended)
-      if (sitting.state.phase === 'running' && said && !isSameStage(said, stage)) {
-        const known = this.events.some((one) => one.type === 'went-on' && one.at >= at);
-        if (!known) this.say({ type: 'went-on', by: 'time', stage }, at);
-        said = stage;
-      }
+    const { sitting, unsaid } = new SittingRun(this.content, 'seed', events).at(this.now);
+    for (const { at, stage } of unsaid) this.say({ type: 'went-on', by: 'time', stage }, at);
     return sitting;
   }
   tick(ms: number) {
@@ -243,6 +238,34 @@ describe('what the browser is told of a sitting', () => {
     const { parts, items } = deliverTest(WHOLE, form, { showing: showingOf(Sitting.begin(WHOLE, form)) });
     expect(Object.keys(items)).toEqual(REFS);
     expect(parts.flatMap(({ sections }) => sections.flatMap((one) => one.items))).toEqual(REFS);
+  });
+
+  test('time is shared over the whole test where it has a limit, else over the open part', () => {
+    const room = new Room(WHOLE);
+    room.page({ type: 'opened', item: 'a' });
+    room.page({ type: 'answered', item: 'a', responses: { RESPONSE: 'A' }, how: 'edit' });
+    room.tick(9_998);
+    const shared = sharedTime(room.delivered, room.state, room.now);
+    expect(shared).toEqual({ kind: 'part', limit: 120_000, used: 10_000, questions: 4, done: 1 });
+    const timed = { ...room.state, timing: { limit: 600_000, used: 0, runningSince: room.now - 60_000 } };
+    expect(sharedTime(room.delivered, timed, room.now)).toMatchObject({
+      kind: 'test',
+      used: 60_000,
+      questions: 8,
+    });
+    room.move('end-part');
+    room.move('end-part');
+    // The last part has no limit.
+    expect(sharedTime(room.delivered, room.state, room.now)).toBeNull();
+  });
+
+  test('back stays in the part, next leads from one that has ended to the open one', () => {
+    const room = new Room(WHOLE);
+    room.move('end-part');
+    const { delivered } = room;
+    expect(neighbour(delivered, 'd', 1)).toBe('e');
+    expect(neighbour(delivered, 'e', -1)).toBeNull();
+    expect(neighbour(delivered, 'b', -1)).toBe('a');
   });
 
   test('after handing in everything that was in, and no clock', () => {

@@ -2,6 +2,7 @@ import type { DeliveredClock, PartStatus, Showing } from '../item/delivered';
 import type { TimeLimits } from '../item/test';
 import { minimumOf, type Place, type Plan } from './plan';
 import type { Sitting } from './sitting';
+import { isTimedOut } from './state';
 
 /** Where an attempt stands by the rules of its test: what may be answered, and what may only be looked at. */
 export interface Stage {
@@ -23,23 +24,16 @@ const ends = ({ maximum }: TimeLimits): boolean => maximum !== null;
  */
 export function isStaged({ parts, places }: Plan): boolean {
   const [first, ...more] = parts;
-  return (
-    more.length > 0 ||
-    first?.part.navigation === 'linear' ||
-    places.some(
-      ({ source, sections }) =>
-        ends(source.timeLimits) || sections.some(({ section }) => ends(section.timeLimits)),
-    )
-  );
+  return more.length > 0 || first?.part.navigation === 'linear' || places.some(isClocked);
 }
+
+/** Whether a clock of its own, or of a section around it, can end a question. */
+const isClocked = ({ source, sections }: Place): boolean =>
+  ends(source.timeLimits) || sections.some(({ section }) => ends(section.timeLimits));
 
 /** Whether a clock inside the test can end something of it before the whole ends. */
 export const hasInnerClocks = ({ parts, places }: Plan): boolean =>
-  parts.some(({ part }) => ends(part.timeLimits)) ||
-  places.some(
-    ({ source, sections }) =>
-      ends(source.timeLimits) || sections.some(({ section }) => ends(section.timeLimits)),
-  );
+  parts.some(({ part }) => ends(part.timeLimits)) || places.some(isClocked);
 
 /** Whether handing in may be refused for what is missing, or for being too early. */
 export const holdsHandIn = ({ content, parts, places }: Plan): boolean =>
@@ -53,10 +47,6 @@ export const holdsHandIn = ({ content, parts, places }: Plan): boolean =>
       sections.some(({ section }) => minimumOf(section.timeLimits) > 0),
   );
 
-/** Whether its clock, or that of a section around it, ended a question. */
-const isTimedOut = ({ state }: Sitting, { ref, sections }: Place): boolean =>
-  state.questions.get(ref)?.ended === 'time' || sections.some(({ key }) => state.closedSections.has(key));
-
 const isIn = ({ state }: Sitting, { ref }: Place): boolean => !state.leftOut.has(ref);
 
 const refsOf = (places: readonly Place[]): string[] => places.map(({ ref }) => ref);
@@ -68,7 +58,7 @@ export function stageOf(sitting: Sitting): Stage {
   const answerable =
     open?.part.navigation === 'linear'
       ? open.places.filter(({ ref }) => ref === state.at)
-      : (open?.places ?? []).filter((place) => isIn(sitting, place) && !isTimedOut(sitting, place));
+      : (open?.places ?? []).filter((place) => isIn(sitting, place) && !isTimedOut(state, place));
   const ended = plan.parts.slice(0, state.part).flatMap(({ places }) => places);
   return {
     part: open?.part.identifier ?? null,
@@ -91,7 +81,7 @@ export function showingOf(sitting: Sitting): Showing {
   const { open, lookable } = stageOf(sitting);
   const inForm = plan.places.filter((place) => isIn(sitting, place));
   // A question that its clock ended stays where it is, closed.
-  const ended = inForm.filter((place) => place.part === state.part && isTimedOut(sitting, place));
+  const ended = inForm.filter((place) => place.part === state.part && isTimedOut(state, place));
   const linear = plan.parts[state.part]?.part.navigation === 'linear';
   return {
     refs: new Set(over ? refsOf(inForm) : [...open, ...lookable, ...(linear ? [] : refsOf(ended))]),

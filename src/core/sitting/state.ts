@@ -1,7 +1,7 @@
 import type { ItemScore } from '../processing/score';
 import type { RawResponse } from '../content/response';
 import type { Value } from '../content/value';
-import type { Plan } from './plan';
+import type { Place, Plan } from './plan';
 
 /** One question of a sitting. */
 export interface QuestionState {
@@ -32,6 +32,12 @@ export const NEW_QUESTION: QuestionState = {
   score: null,
   templateDefaults: {},
 };
+
+/** Whether its clock, or that of a section around it, ended a question. */
+export const isTimedOut = (
+  { questions, closedSections }: Readonly<Pick<SittingState, 'questions' | 'closedSections'>>,
+  { ref, sections }: Pick<Place, 'ref' | 'sections'>,
+): boolean => questions.get(ref)?.ended === 'time' || sections.some(({ key }) => closedSections.has(key));
 
 /** Where a sitting stands. Milliseconds of time used; a refused step leaves all of it as it was. */
 export interface SittingState {

@@ -44,7 +44,7 @@ export function checkItem(
       const place = sitting.plan.placeOf(ref);
       if (!place) throw new Refusal('not-found', 404);
       const { item: asked, source } = place;
-      const submission = sitting.plan.parts[place.part]?.part.submission ?? 'simultaneous';
+      const submission = sitting.plan.submissionOf(place);
       const allowed = triesOf(asked, source.sessionControl, submission);
       if (allowed === null) throw new Refusal('closed', 409);
       const taken = sitting.take({ do: 'check', ref, by });

@@ -23,7 +23,7 @@ import { attemptOf, say, timingOf, type AttemptRow } from './attempts';
 import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
 import { keepScores } from './scores';
-import { contentOf, planOf, sittingOf } from './sittings';
+import { contentOf, planOf, runOf, sittingOf } from './sittings';
 import { catchUp, hasClocks, hasStages, refusalFor } from './stages';
 
 /** What one attempt may hold: far above what a day of work with drawings makes. */
@@ -176,7 +176,7 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
       const plan = planOf(db, attempt);
       const row = attempt;
       const template = (ref: string) =>
-        sittingOf(db, row, now).state.questions.get(ref)?.templateDefaults ?? {};
+        runOf(db, row).at(now).sitting.state.questions.get(ref)?.templateDefaults ?? {};
       if (!batch.events.every((event) => isOfForm(plan, event, template)))
         throw new Refusal('bad-input', 400);
     }

@@ -2,6 +2,7 @@ import { sittingFrom, SittingRun } from '@/core/attempt/sitting';
 import { drawForm, type Form } from '@/core/sitting/form';
 import { Plan } from '@/core/sitting/plan';
 import type { Sitting } from '@/core/sitting/sitting';
+import { NEW_QUESTION } from '@/core/sitting/state';
 import type { ItemSession } from '@/core/deliver/deliver';
 import type { ServerEvent } from '@/core/attempt/events';
 import type { Db } from '../db/open';
@@ -78,19 +79,16 @@ export function sittingOf(db: Db, attempt: AttemptRow, now: number): Sitting {
   return sittingFrom(contentOf(db, attempt), attempt.seed, eventsOf(db, attempt.id), now);
 }
 
-/** Nothing is told of the answers to a part that is handed in as one. */
-function isSimultaneous({ plan }: Sitting, ref: string): boolean {
-  return plan.parts[plan.placeOf(ref)?.part ?? -1]?.part.submission === 'simultaneous';
-}
-
 /** What happened to questions: answers that were scored on the way, templates that the test set. */
-export function sessionsIn(sitting: Sitting): Map<string, ItemSession> {
+export function sessionsIn({ plan, state }: Sitting): Map<string, ItemSession> {
   return new Map(
-    [...sitting.state.questions].flatMap(([ref, { attempts, score, templateDefaults }]) => {
-      const isScored = attempts > 0 && score !== null && !isSimultaneous(sitting, ref);
-      if (!isScored && Object.keys(templateDefaults).length === 0) return [];
-      const [tries, outcomes] = isScored ? [attempts, score.outcomes] : [0, {}];
-      return [[ref, { tries, outcomes, templateDefaults }] as const];
+    plan.places.flatMap((place) => {
+      const { attempts, score, templateDefaults } = state.questions.get(place.ref) ?? NEW_QUESTION;
+      // Nothing is told of the answers to a part that is handed in as one.
+      const isTold = attempts > 0 && score !== null && plan.submissionOf(place) === 'individual';
+      if (!isTold && Object.keys(templateDefaults).length === 0) return [];
+      const [tries, outcomes] = isTold ? [attempts, score.outcomes] : [0, {}];
+      return [[place.ref, { tries, outcomes, templateDefaults }] as const];
     }),
   );
 }

@@ -4,7 +4,7 @@ import { feedbackAfter, type ShownFeedback } from '@/core/sitting/feedback';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Plan } from '@/core/sitting/plan';
 import type { Sitting } from '@/core/sitting/sitting';
-import { hasInnerClocks, isSameStage, isStaged, stageOf } from '@/core/sitting/stage';
+import { hasInnerClocks, isStaged, stageOf } from '@/core/sitting/stage';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { Refusal } from '../refusal';
@@ -41,14 +41,8 @@ export interface CaughtUp {
  * whole test is not said here: that hands in.
  */
 export function catchUp(db: Db, attempt: AttemptRow, now: number): CaughtUp {
-  const run = runOf(db, attempt);
-  const { sitting, ended } = run.at(now);
-  const said = run.lastSaid;
-  const stage = stageOf(sitting);
-  const isUnsaid = said !== null && sitting.state.phase === 'running' && !isSameStage(said, stage);
-  if (!isUnsaid || attempt.phase !== 'running') return { attempt, sitting, moved: false };
-  const since = ended.filter(({ at }) => at > said.saidAt);
-  const unsaid = since.length > 0 ? since : [{ at: now, stage }];
+  const { sitting, unsaid } = runOf(db, attempt).at(now);
+  if (unsaid.length === 0 || attempt.phase !== 'running') return { attempt, sitting, moved: false };
   let after = attempt;
   for (const one of unsaid) after = say(db, after, { type: 'went-on', by: 'time', stage: one.stage }, one.at);
   forgetAssets(db, attempt.id);

@@ -141,7 +141,7 @@ export function answersFor(
       [...correct].map(([identifier, value]) => [identifier, rawOf(value)]),
     );
     const known = Object.values(solution).some((response) => response !== null);
-    const submission = plan.parts[place.part]?.part.submission ?? 'simultaneous';
+    const submission = plan.submissionOf(place);
     const checked = triesOf(item, source.sessionControl, submission) !== null;
     const session = checked ? (sessions.get(ref) ?? null) : null;
     return [

@@ -12,6 +12,11 @@ export interface Lesson {
   readonly model: InteractionModel;
   readonly shape: ResponseShape;
   readonly steps: readonly RawResponse[];
+  /**
+   * What a warm-up can ask for: the last step's answer; an answer of one's own, where any finished one is right; or nothing, where
+   * the interaction is no question by itself.
+   */
+  readonly asks: 'this' | 'own' | 'nothing';
 }
 
 /** The properties a model names; its index signature would let anything pass. */
@@ -23,12 +28,14 @@ export function lessonOf<Model extends InteractionModel>(
   model: Omit<Named<Model>, Common> & Partial<Pick<Named<Model>, Common & keyof Named<Model>>>,
   shape: Omit<ResponseShape, 'identifier'>,
   steps: readonly RawResponse[],
+  asks: Lesson['asks'] = 'this',
 ): Lesson {
   const common = { responseIdentifier: 'LESSON', inline: false, prompt: [], classes: [] };
   return {
     model: { ...common, ...model } as unknown as Model,
     shape: { identifier: 'LESSON', ...shape },
     steps,
+    asks,
   };
 }
 

@@ -24,4 +24,5 @@ export const lesson = lessonOf<DrawingModel>(
       'lesson.svg',
     ),
   ],
+  'own',
 );

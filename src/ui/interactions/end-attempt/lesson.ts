@@ -6,4 +6,5 @@ export const lesson = lessonOf<EndAttemptModel>(
   { type: 'end-attempt', inline: true, title: '?' },
   { cardinality: 'single', baseType: 'boolean' },
   [null, 'true'],
+  'nothing',
 );

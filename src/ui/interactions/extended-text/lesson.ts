@@ -15,4 +15,5 @@ export const lesson = lessonOf<ExtendedTextModel>(
   },
   { cardinality: 'single', baseType: 'string' },
   [null, 'The tide ', 'The tide turns at noon.'],
+  'own',
 );

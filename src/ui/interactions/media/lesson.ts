@@ -6,4 +6,5 @@ export const lesson = lessonOf<MediaModel>(
   { type: 'media', content: [], minPlays: 1, maxPlays: 2, loop: false },
   { cardinality: 'single', baseType: 'integer' },
   [null, '1'],
+  'nothing',
 );

@@ -12,4 +12,5 @@ export const lesson = lessonOf<PositionObjectModel>(
   },
   { cardinality: 'single', baseType: 'point' },
   [null, '180 40', '290 80'],
+  'own',
 );

@@ -7,4 +7,5 @@ export const lesson = lessonOf<UploadModel>(
   { type: 'upload', types: [] },
   { cardinality: 'single', baseType: 'file' },
   [null, fileText({ name: 'log.txt', mediaType: 'text/plain', data: 'dGlkZQ==' })],
+  'own',
 );

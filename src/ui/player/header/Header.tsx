@@ -3,7 +3,7 @@
 import { CircleHelp, LogOut, Menu } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { partOf, type DeliveredTest } from '@/core/item/delivered';
+import { partOf, partsOf, type DeliveredTest } from '@/core/item/delivered';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
@@ -24,7 +24,7 @@ const partNameOf = (
   nameOf: ReturnType<typeof usePartName>,
 ): string | undefined => {
   const part = ref === null ? undefined : partOf(test, ref);
-  return part && test.parts.filter(({ count }) => count > 0).length > 1 ? nameOf(part) : undefined;
+  return part && partsOf(test).length > 1 ? nameOf(part) : undefined;
 };
 
 /**

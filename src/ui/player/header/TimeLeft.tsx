@@ -26,7 +26,7 @@ export function TimeLeft() {
     return () => clearInterval(timer);
   }, [session]);
 
-  const clock = nextToEnd(test, state, Math.max(now, state.countedTo ?? 0));
+  const clock = nextToEnd(test, state, now);
   const tone = clock ? toneOf(clock.left, clock.maximum) : 'calm';
   const kind = clock?.kind ?? 'test';
   const title = clock?.title ?? '';

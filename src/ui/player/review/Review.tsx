@@ -4,7 +4,7 @@ import { ArrowLeft, ArrowRightToLine, Flag, Lock, Send } from 'lucide-react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
-import { isLastPart, openPartOf } from '@/core/item/delivered';
+import { isLastPart, openPartOf, partsOf } from '@/core/item/delivered';
 import { own } from '@/core/own';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { HandInDialog } from '../dialogs/HandInDialog';
@@ -65,7 +65,7 @@ export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props)
         </h2>
         {part ? (
           <p>
-            {test.parts.length > 1 && <b>{nameOf(part)}: </b>}
+            {partsOf(test).length > 1 && <b>{nameOf(part)}: </b>}
             {part.navigation === 'linear'
               ? stages('forwardReview')
               : unfinished === 0

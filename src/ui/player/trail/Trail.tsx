@@ -6,7 +6,7 @@ import { useTranslations } from 'use-intl';
 import type { QuestionOverview } from '@/core/attempt/overview';
 import { useHandler } from '../../kit/useHandler';
 import type { AttemptState } from '@/core/attempt/state';
-import { forwardPlace, openPartOf, type DeliveredPart } from '@/core/item/delivered';
+import { forwardPlace, openPartOf, partsOf, type DeliveredPart } from '@/core/item/delivered';
 import { own } from '@/core/own';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { toolsOn } from '../../tools';
@@ -30,7 +30,7 @@ export function Trail({ current, onGo, onReview }: Props) {
   const [shown, setShown] = useState(false);
   const narrow = layout === 'narrow';
   const nameOf = usePartName();
-  const parts = test.parts.filter(({ count }) => count > 0);
+  const parts = partsOf(test);
   const open = openPartOf(test);
   const inOpen = questions.filter(({ ref }) => open?.sections.some(({ items }) => items.includes(ref)));
   const done = inOpen.filter((one) => one.standing === 'done').length;

@@ -40,15 +40,6 @@ export function WarmUp(props: Props) {
   );
 }
 
-/** Kinds whose answers are one's own: any finished one is right. */
-const ONES_OWN: ReadonlySet<string> = new Set([
-  'extended-text',
-  'drawing',
-  'upload',
-  'select-point',
-  'position-object',
-]);
-
 const lastOf = ({ steps }: Lesson): RawResponse => steps.at(-1) ?? null;
 
 function Loading(props: Props) {
@@ -61,10 +52,10 @@ function Loading(props: Props) {
     let gone = false;
     const questionOf = async (type: string): Promise<WarmUpQuestion[]> => {
       const lesson = await lessonFor(type);
-      if (!lesson) return [];
+      if (!lesson || lesson.asks === 'nothing') return [];
       const bare = warmUpItem({ type, lesson, task: '', asked: null }, 1);
       const words = say.glance(bare, { [lesson.shape.identifier]: lastOf(lesson) });
-      const asked = ONES_OWN.has(type) || words === '' ? null : words;
+      const asked = lesson.asks === 'own' || words === '' ? null : words;
       return [{ type, lesson, task: t(asked === null ? 'taskOwn' : 'task'), asked }];
     };
     Promise.all(kinds.map(questionOf)).then(
@@ -147,7 +138,7 @@ function verdictOn(
 ): 'same' | 'finished' | 'other' | 'not-yet' {
   const { model, shape } = lesson;
   const given = session.getState().items[refOf(type)]?.responses[shape.identifier] ?? null;
-  if (!ONES_OWN.has(type) && isSameAnswer(given, lastOf(lesson), shape)) return 'same';
+  if (lesson.asks === 'this' && isSameAnswer(given, lastOf(lesson), shape)) return 'same';
   if (interactionOf(type)?.progress(model, given, shape).state !== 'complete') return 'not-yet';
-  return ONES_OWN.has(type) ? 'finished' : 'other';
+  return lesson.asks === 'own' ? 'finished' : 'other';
 }

@@ -7,6 +7,7 @@ import { useKept, useKeptAt, usePlayer } from '../../attempt/PlayerContext';
 import { Press } from '../../kit/Button';
 import { switchState } from '../switchState';
 import { defineTool, type ChoiceMarkProps, type ToolState } from '../types';
+import shared from '../tools.module.css';
 import styles from './masking.module.css';
 
 const STATE = switchState('masking', 'test');
@@ -28,7 +29,7 @@ function ChoiceCover({ itemRef, response, choice, label, chosen }: ChoiceMarkPro
   if (shown.includes(name))
     return (
       <Press
-        className={styles.again}
+        className={shared.choiceMark}
         aria-label={t('cover', { label })}
         title={t('coverShort')}
         onClick={() => {

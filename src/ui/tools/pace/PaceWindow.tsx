@@ -2,35 +2,14 @@
 
 import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { innerClocks } from '@/core/attempt/clocks';
-import { overview } from '@/core/attempt/overview';
-import { leftAt } from '@/core/attempt/timing';
-import type { AttemptState } from '@/core/attempt/state';
-import { openPartOf, type DeliveredTest } from '@/core/item/delivered';
+import { sharedTime } from '@/core/attempt/clocks';
 import { paceOf } from '@/core/tools/pace';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import styles from './pace.module.css';
 
 const SECOND = 1000;
 
-/** What the time is shared over: the whole test where it has a limit, else the open part. */
-function timeOf(test: DeliveredTest, state: AttemptState, now: number) {
-  const { limit } = state.timing;
-  const left = leftAt(state.timing, now);
-  const part = openPartOf(test);
-  if (limit !== null && left !== null)
-    return { kind: 'test', limit, used: limit - left, questions: test.count } as const;
-  const clock = innerClocks(test, state, now).find(({ kind }) => kind === 'part');
-  if (!clock || !part) return null;
-  return {
-    kind: 'part',
-    limit: clock.maximum,
-    used: clock.maximum - clock.left,
-    questions: part.count,
-  } as const;
-}
-
-/** Time used against an even share, for whoever asks for it: said once a minute at most, and never in alarm. */
+/** Time used against an even share, for whoever asks for it: it stands there to be looked at, and never sounds an alarm. */
 export function PaceWindow() {
   const t = useTranslations('tools.pace');
   const { session, test } = usePlayer();
@@ -40,18 +19,9 @@ export function PaceWindow() {
     const timer = setInterval(() => setNow(session.clock.now()), 5 * SECOND);
     return () => clearInterval(timer);
   }, [session]);
-  const time = timeOf(test, state, Math.max(now, state.countedTo ?? 0));
+  const time = sharedTime(test, state, now);
   if (!time) return <p className={styles.pace}>{t('untimed')}</p>;
-  const { kind, limit, used, questions } = time;
-  const inIt = new Set(
-    (kind === 'part'
-      ? (openPartOf(test)?.sections ?? [])
-      : test.parts.flatMap(({ sections }) => sections)
-    ).flatMap(({ items }) => items),
-  );
-  const done = overview(test, state).filter(
-    ({ ref, standing }) => inIt.has(ref) && standing === 'done',
-  ).length;
+  const { kind, limit, used, questions, done } = time;
   const pace = paceOf(used, limit, { questions, done });
   if (!pace) return null;
   const minutes = (ms: number) => Math.round(ms / (60 * SECOND));
