@@ -1,8 +1,8 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import '../interactions/testView';
-import { preloadDialogs } from './dialogs/Dialog';
 import { PlayerScreen } from './PlayerScreen';
+import { prepareBrowser } from './testBrowser';
 import { delivered, someQuestion, testPlayer } from './testPlayer';
 
 const user = userEvent.setup();
@@ -11,30 +11,7 @@ let seeing = true;
 beforeEach(() => {
   seeing = true;
 });
-beforeAll(async () => {
-  // As the player does before anything is asked: a dialog that must be fetched first comes late on a busy machine.
-  await preloadDialogs();
-  Element.prototype.scrollIntoView = () => undefined;
-  Element.prototype.scrollTo = () => undefined;
-  // jsdom computes no styles of pseudo-elements and says so at every dialog.
-  const computed = window.getComputedStyle.bind(window);
-  window.getComputedStyle = (element) => computed(element);
-  Object.assign(globalThis, {
-    IntersectionObserver: class {
-      constructor(private readonly tell: (entries: object[]) => void) {}
-      observe(target: Element): void {
-        const intersectionRect = { height: seeing ? 50 : 0 };
-        this.tell([{ target, isIntersecting: seeing, intersectionRatio: seeing ? 1 : 0, intersectionRect }]);
-      }
-      unobserve(): void {
-        /* nothing more is told */
-      }
-      disconnect(): void {
-        /* nothing more is told */
-      }
-    },
-  });
-});
+beforeAll(() => prepareBrowser(() => seeing));
 
 const question = (number: number) => screen.getByRole('heading', { name: `Question ${number}` });
 const press = (name: string | RegExp) => user.click(screen.getByRole('button', { name }));

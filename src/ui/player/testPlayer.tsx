@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { IntlProvider } from 'use-intl';
 import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
 import { deliverItem } from '@/core/deliver/deliver';
-import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
+import type { DeliveredItem, DeliveredPart, DeliveredTest } from '@/core/item/delivered';
 import { NO_NEEDS } from '@/core/needs';
 import { itemFrom } from '@/core/qti/testItem';
 import { PLAIN_TEXT } from '@/core/view/text';
@@ -55,17 +55,24 @@ const transport: Transport = {
   handIn: unplugged,
 };
 
+/** A test with parts, and a server that answers. */
+interface Staging {
+  readonly parts?: readonly DeliveredPart[];
+  readonly server?: Partial<Transport>;
+}
+
 /** A player with these questions. What is done goes through the real session and reducer. */
 export function testPlayer(
   items: readonly DeliveredItem[],
   state: Partial<AttemptState> = {},
   stimuli: DeliveredTest['stimuli'] = {},
+  { parts, server = {} }: Staging = {},
 ): TestPlayer {
   const test: DeliveredTest = {
     title: 'Tides',
     directions: [],
     timeLimit: null,
-    parts: [
+    parts: parts ?? [
       {
         identifier: 'p',
         title: 'Part',
@@ -85,7 +92,7 @@ export function testPlayer(
         ],
       },
     ],
-    count: items.length,
+    count: parts?.reduce((sum, part) => sum + part.count, 0) ?? items.length,
     clocks: [],
     items: Object.fromEntries(items.map((item, i) => [item.ref, { ...item, number: i + 1 }])),
     stimuli,
@@ -101,7 +108,7 @@ export function testPlayer(
     { test, student: { displayName: 'Wren Halloran', needs: NO_NEEDS } },
     new ServerClock(1_000_000, () => 0),
     journal,
-    transport,
+    { ...transport, ...server },
     { set: () => null, clear: () => undefined },
   );
   const said: string[] = [];

@@ -60,8 +60,10 @@ export function GoOnDialog({ asked, onClose, onGo, onYes }: Props) {
           : [{ words: t('stay'), act: onClose, main: true }]
       }
     >
-      {move === 'end-part' ? <EndOfPart part={part} onGo={onGo} /> : <NextForGood />}
+      <p>{t(move === 'end-part' ? 'endText' : 'nextText')}</p>
+      {/* Before any list: on a small screen a long one is below the edge. */}
       {ends && <WhatComes part={part} />}
+      {move === 'end-part' ? <EndOfPart part={part} onGo={onGo} /> : <NextForGood />}
       {state === 'network' && (
         <p className={styles.problem} role="alert">
           {t('network')}
@@ -84,15 +86,11 @@ function NextForGood() {
   const responses = useAttempt((state) => itemOf(state, current ?? '').responses);
   const item = current === null ? undefined : own(test.items, current);
   const progress = item && progressOfItem(item, responses);
+  if (!progress || progress.state === 'complete') return null;
   return (
     <>
-      <p>{t('nextText')}</p>
-      {progress && progress.state !== 'complete' && (
-        <>
-          <p>{t('nextUnfinished')}</p>
-          <MissingList progress={progress} />
-        </>
-      )}
+      <p>{t('nextUnfinished')}</p>
+      <MissingList progress={progress} />
     </>
   );
 }
@@ -106,7 +104,6 @@ function EndOfPart({ part, onGo }: { readonly part: DeliveredPart; readonly onGo
   const questions = useOverview().filter(({ ref, closed }) => refs.has(ref) && !closed);
   return (
     <>
-      <p>{t('endText')}</p>
       {ahead > 0 && <p>{t('endAhead', { count: ahead })}</p>}
       <UnfinishedList questions={questions} onGo={onGo} />
     </>
