@@ -6,7 +6,8 @@ import {
   goTo,
   lookOver,
   picturesShown,
-  signIn,
+  linkTo,
+  signInByHand,
   startTest,
   test,
 } from './app';
@@ -33,13 +34,13 @@ test('every question passes axe in every scheme', async ({ page, app }) => {
 for (const { id: scheme } of LOOKS) {
   test(`getting in, tools, dialogs and the score pass axe in ${scheme}`, async ({ page, app }) => {
     app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
-    await signIn(page, app, 'wren');
+    await signInByHand(page, app, 'wren');
     await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
     // As it comes, before any script has run.
     const sent = await (await page.request.get(`${app.url}/tests`)).text();
     expect(sent).toMatch(new RegExp(`<html[^>]*data-scheme="${scheme}"`));
     await expectAccessible(page, 'my tests');
-    await page.getByRole('link', { name: BENCHMARK }).click();
+    await linkTo(page, BENCHMARK).click();
     await expect(page.getByRole('heading', { name: 'Before you start' })).toBeVisible();
     await expectAccessible(page, 'before you start');
     await page.getByRole('button', { name: /Start the test/ }).click();
@@ -66,7 +67,7 @@ test('the narrow screen at 200 per cent, and the desk, pass axe', async ({ page,
   await page.getByRole('button', { name: 'Tools' }).click();
   await expectAccessible(page, 'narrow question screen');
   await page.context().clearCookies();
-  await signIn(page, app, 'petra');
+  await signInByHand(page, app, 'petra');
   await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
   await expectAccessible(page, 'desk');
 });

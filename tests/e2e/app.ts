@@ -197,7 +197,8 @@ export const PASSWORDS = {
 } as const;
 export type Name = keyof typeof PASSWORDS;
 
-export async function signIn(page: Page, app: App, name: Name): Promise<void> {
+/** Signs in by the form, as people do; ends on the first page of who signed in. */
+export async function signInByHand(page: Page, app: App, name: Name): Promise<void> {
   await page.goto(`${app.url}/sign-in`);
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Password', { exact: true }).fill(PASSWORDS[name]);
@@ -205,21 +206,70 @@ export async function signIn(page: Page, app: App, name: Name): Promise<void> {
   await page.waitForURL(/\/(tests|desk)$/);
 }
 
-/** What My tests calls the demo's tests. */
-export const BENCHMARK = /See what it asks: Skerry Sound Spring/;
-export const EVERY_KIND = /See what it asks: Every kind/;
-export const WORKSHOP = /See what it asks: Skerry Sound Workshop/;
+/** Sends what a page of ours would, with the session of `page`. */
+async function send<Answer>(page: Page, app: App, path: string, data: object): Promise<Answer> {
+  const answer = await page.request.post(`${app.url}${path}`, { headers: { origin: app.url }, data });
+  expect(answer.status(), path).toBe(200);
+  return (await answer.json()) as Answer;
+}
+
+/** Signed in, with no page opened yet: for tests that are about something behind the door. */
+export async function signIn(page: Page, app: App, name: Name): Promise<void> {
+  await send(page, app, '/api/sign-in', { name, password: PASSWORDS[name] });
+}
+
+/** The number in the addresses of what `name` has been given. */
+export function assignmentOf(app: App, name: Name, title: string): number {
+  const [found] = app.query<{ id: number }>(
+    `SELECT a.id FROM assignments a JOIN tests t ON t.id = a.test_id JOIN users u ON u.id = a.user_id
+     WHERE u.sign_in_name = ? AND t.title = ?`,
+    name,
+    title,
+  );
+  if (!found) throw new Error(`${name} has not been given ${title}`);
+  return found.id;
+}
+
+/** The demo's tests. */
+export const BENCHMARK = 'Skerry Sound Spring Benchmark, grade 6';
+export const EVERY_KIND = 'Every kind of question';
+export const WORKSHOP = 'Skerry Sound Workshop: mathematics with tools';
+export const CROSSING = 'The crossing to Gull Rock';
+
+/** The link in My tests that opens what a test asks. */
+export const linkTo = (page: Page, title: string) =>
+  page.getByRole('link', { name: `See what it asks: ${title}`, exact: true });
 
 /** Waits until everything later questions need is there. */
 export const ready = (page: Page) => page.locator('[data-player=ready]').waitFor({ timeout: 40_000 });
 
-/** From sign-in to the first question. */
-export async function startTest(page: Page, app: App, name: Name = 'wren', which = BENCHMARK): Promise<void> {
+/** In the test, on its first question; what comes before it has tests of its own. */
+export async function startTest(page: Page, app: App, name: Name = 'wren', title = BENCHMARK): Promise<void> {
   await signIn(page, app, name);
-  await page.getByRole('link', { name: which }).click();
+  const { attemptId } = await send<{ attemptId: string }>(
+    page,
+    app,
+    `/api/assignments/${assignmentOf(app, name, title)}/begin`,
+    {},
+  );
+  await page.goto(`${app.url}/attempts/${attemptId}`);
+  await onQuestion(page);
+}
+
+/** On a narrow screen its passage stands first. */
+const onQuestion = (page: Page) => expect(page.locator('[data-sheet]').first()).toBeVisible();
+
+/** The whole way from sign-in to the first question, as people go it. */
+export async function startTestByHand(
+  page: Page,
+  app: App,
+  name: Name = 'wren',
+  title = BENCHMARK,
+): Promise<void> {
+  await signInByHand(page, app, name);
+  await linkTo(page, title).click();
   await page.getByRole('button', { name: /Start the test/ }).click();
-  // On a narrow screen its passage stands first.
-  await expect(page.locator('[data-sheet]').first()).toBeVisible();
+  await onQuestion(page);
 }
 
 export const saved = (page: Page) => expect(page.getByText('All answers saved')).toBeVisible();

@@ -1,14 +1,12 @@
 import { choice, status } from './answers';
-import { expect, goTo, ready, startTest, test } from './app';
+import { EVERY_KIND, expect, goTo, ready, startTest, test } from './app';
 import { numberOf } from './kinds';
-
-const WHICH = /See what it asks: Every kind/;
 
 test('a question checked on the way: not yet, then right, then closed, and still so after a reload', async ({
   page,
   app,
 }) => {
-  await startTest(page, app, 'wren', WHICH);
+  await startTest(page, app, 'wren', EVERY_KIND);
   await goTo(page, numberOf('end-attempt-1'));
   const check = page.getByRole('button', { name: 'Check my answer' });
   // With nothing answered it asks first, says what is missing, and uses up nothing.
@@ -36,7 +34,7 @@ test('a check that does not get through says that nothing was checked, and the a
   page,
   app,
 }) => {
-  await startTest(page, app, 'wren', WHICH);
+  await startTest(page, app, 'wren', EVERY_KIND);
   await goTo(page, numberOf('end-attempt-2'));
   await page.getByRole('textbox').fill('1');
   await page.route('**/check', (route) => route.abort());
@@ -51,7 +49,7 @@ test('a check that does not get through says that nothing was checked, and the a
 test('a finger drags a piece into its box, and the page does not move under it', async ({ browser, app }) => {
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 768, height: 700 } });
   const page = await context.newPage();
-  await startTest(page, app, 'wren', WHICH);
+  await startTest(page, app, 'wren', EVERY_KIND);
   await ready(page);
   await goTo(page, numberOf('gap-match-1'));
   const [from, to] = [

@@ -1,4 +1,4 @@
-import { askToHandIn, expect, signIn, startTest, test } from './app';
+import { askToHandIn, BENCHMARK, expect, linkTo, signInByHand, startTest, test } from './app';
 
 test('a wrong name or password is told without saying which', async ({ page, ownApp: app }) => {
   for (const [name, password] of [
@@ -16,9 +16,9 @@ test('a wrong name or password is told without saying which', async ({ page, own
 test('opening a test by mistake does not start its clock', async ({ page, app }) => {
   await page.goto(`${app.url}/sign-in`);
   await expect(page).toHaveTitle('Sign in · Able Compass');
-  await signIn(page, app, 'tomas');
+  await signInByHand(page, app, 'tomas');
   await expect(page).toHaveTitle('My tests · Able Compass');
-  await page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }).click();
+  await linkTo(page, BENCHMARK).click();
   await expect(page).toHaveTitle('Before you start · Able Compass');
   await expect(page.getByText('68 minutes, your extra time included')).toBeVisible();
   await expect(page.getByText('Tomas Okafor').first()).toBeVisible();
@@ -28,7 +28,7 @@ test('opening a test by mistake does not start its clock', async ({ page, app })
 });
 
 test('the session cookie cannot be read by scripts nor sent from other sites', async ({ page, app }) => {
-  await signIn(page, app, 'wren');
+  await signInByHand(page, app, 'wren');
   const [cookie] = (await page.context().cookies()).filter((one) => one.name === 'able_session');
   expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax', secure: false });
   const answer = await page.request.post(`${app.url}/api/assignments/1/begin`, {
@@ -44,7 +44,7 @@ test('other people’s tests, and pages without sign-in, are closed', async ({ p
   await page.context().clearCookies();
   await page.goto(address);
   await expect(page).toHaveURL(/sign-in/);
-  await signIn(page, app, 'bao');
+  await signInByHand(page, app, 'bao');
   await page.goto(address);
   await expect(page.getByText('The test could not be opened')).toBeVisible();
   expect((await page.request.get(`${app.url}/tests/999`)).status()).toBe(404);
@@ -59,7 +59,7 @@ test('times are those of the place where one sits', async ({ browser, page, app 
   app.change('UPDATE attempts SET handed_in_at = ?', Date.UTC(2026, 10, 25, 23, 30));
   const far = await browser.newContext({ locale: 'en-US', timezoneId: 'Asia/Tokyo' });
   const there = await far.newPage();
-  await signIn(there, app, 'wren');
+  await signInByHand(there, app, 'wren');
   await expect(there.getByText('November 26, 2026 at 8:30 AM')).toBeVisible();
   await far.close();
   await page.reload();
@@ -67,7 +67,7 @@ test('times are those of the place where one sits', async ({ browser, page, app 
 });
 
 test('a teacher sees who has done what', async ({ page, app }) => {
-  await signIn(page, app, 'petra');
+  await signInByHand(page, app, 'petra');
   await expect(page.getByRole('row', { name: /Wren Halloran/ }).first()).toContainText('Not started');
   await page.goto(`${app.url}/tests`);
   await expect(page).toHaveURL(/desk/);

@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test';
-import { BENCHMARK, expect, signIn, startTest, test, type App } from './app';
+import { BENCHMARK, expect, linkTo, signInByHand, startTest, test, type App } from './app';
 import { expectAccessibleInEveryScheme } from './axe';
 
-const openMyView = async (page: Page, app: App, name: Parameters<typeof signIn>[2]) => {
-  await signIn(page, app, name);
+const openMyView = async (page: Page, app: App, name: Parameters<typeof signInByHand>[2]) => {
+  await signInByHand(page, app, name);
   await page.getByRole('link', { name: 'My view' }).click();
   await expect(page.getByRole('heading', { name: 'My view', level: 1 })).toBeVisible();
 };
@@ -28,7 +28,7 @@ test('my view: set before a test and tried on the sample, it is on when the test
   await page.getByRole('link', { name: 'Done: to My tests' }).click();
   await expect(page.getByRole('heading', { name: 'My tests' })).toBeVisible();
   expect(await schemeOf(page)).toBe('slate');
-  await page.getByRole('link', { name: BENCHMARK }).click();
+  await linkTo(page, BENCHMARK).click();
   await expect(page.getByText('colors: light on slate blue, 125 % size')).toBeVisible();
   await page.getByRole('button', { name: /Start the test/ }).click();
   await expect(page.locator('[data-sheet]').first()).toBeVisible();

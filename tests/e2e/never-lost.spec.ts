@@ -3,11 +3,22 @@ import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import Database from 'better-sqlite3';
 import { choice, CHOICES, status } from './answers';
-import { type App, askToHandIn, expect, goTo, next, ready, saved, signIn, startTest, test } from './app';
+import {
+  type App,
+  askToHandIn,
+  expect,
+  goTo,
+  next,
+  ready,
+  saved,
+  signInByHand,
+  startTest,
+  test,
+} from './app';
 
 /** Opens the attempt again from My tests, as on any computer. */
 async function goOn(page: Page, app: App): Promise<void> {
-  await signIn(page, app, 'wren');
+  await signInByHand(page, app, 'wren');
   await page.getByRole('link', { name: /Go on/ }).click();
   await page.getByRole('button', { name: 'Go on with the test' }).click();
   await page.waitForSelector('[data-player]');

@@ -1,10 +1,11 @@
 import type { Page } from '@playwright/test';
 import { expectAccessibleInEveryScheme } from './axe';
-import { EVERY_KIND, expect, ready, signIn, test, type App } from './app';
+import { CROSSING, EVERY_KIND, expect, linkTo, ready, signIn, test, type App } from './app';
 
-async function openWarmUp(page: Page, app: App, which: RegExp): Promise<void> {
+async function openWarmUp(page: Page, app: App, title: string): Promise<void> {
   await signIn(page, app, 'wren');
-  await page.getByRole('link', { name: which }).click();
+  await page.goto(`${app.url}/tests`);
+  await linkTo(page, title).click();
   await page.getByRole('link', { name: 'Warm up first' }).click();
   await ready(page);
 }
@@ -13,7 +14,7 @@ test('warm-up: tried on the question screen, the answer explained, and nothing o
   page,
   app,
 }) => {
-  await openWarmUp(page, app, /See what it asks: The crossing/);
+  await openWarmUp(page, app, CROSSING);
   await expect(page.getByText('Nothing is kept')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
   await page.getByRole('radio', { name: '4' }).check();

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { choice, CHOICES, drag, gap, piece, status, tabTo } from './answers';
-import { expect, next, saved, startTest, test } from './app';
+import { BENCHMARK, expect, linkTo, next, saved, startTestByHand, test } from './app';
 
 const RESULTS = [
   ...['Right', 'Right', 'Right', 'Right', 'Not marked yet'],
@@ -26,7 +26,7 @@ test('the whole test with the mouse, handed in and scored; no key reaches the br
         () => undefined,
       );
   });
-  await startTest(page, app);
+  await startTestByHand(page, app);
   for (const words of CHOICES[1]) await choice(page, words).click();
   await expect(status(page)).toHaveText('done');
   await next(page);
@@ -129,7 +129,7 @@ test('the whole test with the keyboard alone', async ({ page, app }) => {
   await page.keyboard.type('kelp-and-tide');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/tests$/);
-  await tabTo(page, page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }));
+  await tabTo(page, linkTo(page, BENCHMARK));
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/tests\/\d+$/);
   await tabTo(page, page.getByRole('button', { name: /Start the test/ }));

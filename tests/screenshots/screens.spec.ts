@@ -1,5 +1,18 @@
 import { choice, CHOICES, gap, piece } from '../e2e/answers';
-import { expect, goTo, next, saved, signIn, startTest, test, WORKSHOP } from '../e2e/app';
+import {
+  BENCHMARK,
+  CROSSING,
+  EVERY_KIND,
+  expect,
+  goTo,
+  linkTo,
+  next,
+  saved,
+  signInByHand,
+  startTest,
+  test,
+  WORKSHOP,
+} from '../e2e/app';
 import { KINDS, numberOf } from '../e2e/kinds';
 
 /** One current picture of each main view at 1280 × 800; not a check. */
@@ -12,9 +25,9 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.goto(`${app.url}/sign-in`);
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled();
   await shot('sign-in');
-  await signIn(page, app, 'wren');
+  await signInByHand(page, app, 'wren');
   await shot('my-tests');
-  await page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }).click();
+  await linkTo(page, BENCHMARK).click();
   await expect(page.getByRole('button', { name: /Start the test/ })).toBeEnabled();
   await shot('before-you-start');
   await page.getByRole('button', { name: /Start the test/ }).click();
@@ -78,7 +91,7 @@ const PICTURED = [['coordinate-plane', 'coordinate-plane-2']] as const;
 
 test('pictures of kinds of questions', async ({ page, app }) => {
   test.setTimeout(180_000);
-  await startTest(page, app, 'wren', /See what it asks: Every kind/);
+  await startTest(page, app, 'wren', EVERY_KIND);
   await page.waitForSelector('[data-player=ready]');
   for (const [name, item] of PICTURED) {
     await goTo(page, numberOf(item));
@@ -90,8 +103,8 @@ test('pictures of kinds of questions', async ({ page, app }) => {
 });
 
 test('pictures of a test with parts, and of its warm-up', async ({ page, app }) => {
-  await signIn(page, app, 'wren');
-  await page.getByRole('link', { name: /See what it asks: The crossing/ }).click();
+  await signInByHand(page, app, 'wren');
+  await linkTo(page, CROSSING).click();
   await page.getByRole('link', { name: 'Warm up first' }).click();
   await page.waitForSelector('[data-player=ready]');
   await page.getByRole('radio', { name: '5' }).check();
@@ -142,7 +155,7 @@ test('pictures of tools at work', async ({ page, app }) => {
   await saved(page);
   await shot('tools-measuring');
   await page.context().clearCookies();
-  await signIn(page, app, 'mikkel');
+  await signInByHand(page, app, 'mikkel');
   await page.getByRole('link', { name: 'My view' }).click();
   await page.getByRole('button', { name: 'Larger' }).scrollIntoViewIfNeeded();
   await shot('my-view');

@@ -1,11 +1,10 @@
 'use client';
 
-import { useEffect, useLayoutEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import type { OwnColours } from '@/core/view/palette';
 import { shownColours } from '@/core/view/shown';
 import { paletteVariables, type Palette, type SchemeId } from '@/core/view/schemes';
 import { textVariables, type TextLook } from '@/core/view/text';
-import { redrawMathsWithFont } from './fonts';
 
 export interface Looks {
   readonly scheme: SchemeId;
@@ -21,7 +20,6 @@ export const paletteOfLook = ({ scheme, own = null }: Pick<Looks, 'scheme' | 'ow
 
 /** Gives the page its colors, its size, its letters and the look of its pictures: everything sized in rem and colored by token follows. */
 export function usePageLook({ scheme, magnification, text, own = null, inverted = false }: Looks): void {
-  useEffect(redrawMathsWithFont, []);
   useLayoutEffect(() => {
     const root = document.documentElement;
     const { scheme: named, dark, palette } = shownColours({ scheme, own });
