@@ -17,6 +17,8 @@ export default defineConfig({
     locale: 'en-US',
     timezoneId: 'UTC',
     actionTimeout: 20_000,
+    // Only where loading again without network is tried (offline.spec.ts): elsewhere what is asked of the server is looked at.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

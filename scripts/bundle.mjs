@@ -1,4 +1,5 @@
-// The server as plain JavaScript: what `npm start` runs, with nothing to translate while it starts.
+// What Next does not build: the server as plain JavaScript (what `npm start` runs, with nothing to translate while it starts), and the
+// service worker.
 import { build } from 'esbuild';
 
 await build({
@@ -11,5 +12,17 @@ await build({
   format: 'esm',
   packages: 'external',
   sourcemap: 'linked',
+  logLevel: 'warning',
+});
+
+await build({
+  entryPoints: { 'service-worker': 'src/ui/attempt/offline/worker.ts' },
+  outdir: 'public',
+  bundle: true,
+  platform: 'browser',
+  target: 'es2022',
+  format: 'iife',
+  minify: true,
+  define: { 'process.env.NODE_ENV': '"production"' },
   logLevel: 'warning',
 });

@@ -1,21 +1,22 @@
 // npm test: everything, from a clean clone. Says what it does while it does it, and ends with the counts.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
+import { availableParallelism } from 'node:os';
 import { ensureBuild, ensureChromium, ensureDependencies, say } from './setup.mjs';
 
 ensureDependencies();
-const steps = [
+const CHECKS = [
+  ['lint', 'node_modules/eslint/bin/eslint.js', ['.']],
   ['types', 'node_modules/typescript/bin/tsc', ['--noEmit']],
   ['format', 'node_modules/prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']],
-  ['lint', 'node_modules/eslint/bin/eslint.js', ['.']],
-  ['lint of style sheets', 'node_modules/stylelint/bin/stylelint.mjs', ['src/**/*.css']],
   [
     'import rules',
     'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
     ['--config', '.dependency-cruiser.cjs', 'src'],
   ],
-  ['unit tests', 'node_modules/jest/bin/jest.js', ['--silent']],
-  ['browser tests', 'node_modules/@playwright/test/cli.js', ['test']],
+  ['lint of style sheets', 'node_modules/stylelint/bin/stylelint.mjs', ['src/**/*.css']],
 ];
+const UNIT_TESTS = ['unit tests', 'node_modules/jest/bin/jest.js', ['--silent', '--maxWorkers=100%']];
+const BROWSER_TESTS = ['browser tests', 'node_modules/@playwright/test/cli.js', ['test']];
 
 const counts = { passed: 0, failed: 0 };
 const failedSteps = [];
@@ -36,23 +37,34 @@ function count(output) {
   }
 }
 
-for (const [name, program, args] of steps) {
+/** Runs a step. What it says is shown at once where it runs alone, else when it has ended: steps side by side do not mix theirs. */
+async function take([name, program, args], { alone = false } = {}) {
   say(name);
-  if (name === 'browser tests') {
-    ensureChromium();
-    ensureBuild();
-  }
   const start = Date.now();
-  const { status, stdout, stderr } = spawnSync(process.execPath, [program, ...args], {
-    encoding: 'utf8',
-    maxBuffer: 1 << 28,
-  });
-  process.stdout.write(stdout);
-  process.stderr.write(stderr);
-  count(`${stdout}\n${stderr}`);
+  const child = spawn(process.execPath, [program, ...args], { stdio: ['ignore', 'pipe', 'pipe'] });
+  let output = '';
+  for (const stream of [child.stdout, child.stderr])
+    stream.setEncoding('utf8').on('data', (text) => {
+      output += text;
+      if (alone) process.stdout.write(text);
+    });
+  const status = await new Promise((resolve) => child.once('close', resolve));
+  if (!alone) process.stdout.write(output);
+  count(output);
   console.log(`${name}: ${status === 0 ? 'fine' : 'FAILED'} (${Math.round((Date.now() - start) / 1000)} s)`);
   if (status !== 0) failedSteps.push(name);
 }
+
+// Checks that read files use one processor each: as many side by side as there are. Tests have the machine to themselves.
+const waiting = [...CHECKS];
+const next = async () => {
+  for (let step = waiting.shift(); step; step = waiting.shift()) await take(step);
+};
+await Promise.all(Array.from({ length: availableParallelism() }, next));
+await take(UNIT_TESTS, { alone: true });
+ensureChromium();
+ensureBuild();
+await take(BROWSER_TESTS, { alone: true });
 if (failedSteps.length > 0) console.log(`\nfailed: ${failedSteps.join(', ')}`);
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
 process.exit(failedSteps.length > 0 ? 1 : 0);

@@ -58,11 +58,13 @@ test('whatever is pressed in any of the questions, the focus is on something aft
     await goTo(page, question);
     const controls = page.locator('[data-sheet=question]').locator(CONTROLS);
     const done = new Set<string>();
-    for (let i = 0; i < (await controls.count()) && done.size < 24; i += 1) {
+    for (let i = 0; i < (await controls.count()) && done.size < 16; i += 1) {
       const control = controls.nth(i);
       const name = await nameOf(control).catch(() => null);
-      if (name === null || LEADS_AWAY.test(name) || name.includes(' file>') || done.has(name)) continue;
-      done.add(name);
+      // Of controls that differ by a number only, one stands for all.
+      const sort = name?.replace(/\d+/g, '#') ?? '';
+      if (name === null || LEADS_AWAY.test(name) || name.includes(' file>') || done.has(sort)) continue;
+      done.add(sort);
       if (!(await press(page, control).catch(() => false))) continue;
       pressed += 1;
       const dialog = page.getByRole('dialog');

@@ -26,6 +26,8 @@ export interface PlayerValue {
   readonly assetUrl: (path: string) => string;
   /** No real test: nothing is kept or handed in, and one leaves when one likes. Null in a real one. */
   readonly rehearsal: { readonly leave: () => void } | null;
+  /** Whether this page can be loaded again without network. */
+  readonly goesOnOffline: boolean;
   readonly announce: Announce;
   readonly dispatch: (action: BrowserAction) => void;
   /** Has the answer to a question checked now. False when it did not get through; nothing is lost. */

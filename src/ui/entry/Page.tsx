@@ -9,6 +9,7 @@ import { useHydrated } from '../kit/useHydrated';
 import { Look } from '../kit/Look';
 import { Mark } from '../kit/Mark';
 import { Words } from '../kit/Words';
+import { forgetAllAttempts } from '../attempt/offline/forgetAll';
 import styles from './entry.module.css';
 import { post } from './post';
 
@@ -39,6 +40,11 @@ export function Page({ name, needs, wide = false, children }: PageProps) {
   );
 }
 
+async function signOut(): Promise<void> {
+  await Promise.allSettled([post('/api/sign-out', {}), forgetAllAttempts()]);
+  window.location.assign('/sign-in');
+}
+
 function Bar({ name }: { name?: string }) {
   const t = useTranslations('app');
   const hydrated = useHydrated();
@@ -49,10 +55,7 @@ function Bar({ name }: { name?: string }) {
       {name !== undefined && (
         <>
           <span className={styles.who}>{name}</span>
-          <Button
-            disabled={!hydrated}
-            onClick={() => void post('/api/sign-out', {}).finally(() => window.location.assign('/sign-in'))}
-          >
+          <Button disabled={!hydrated} onClick={() => void signOut()}>
             {t('signOut')}
           </Button>
         </>

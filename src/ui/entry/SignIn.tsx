@@ -4,6 +4,7 @@ import { Alert, Button, Form, Input } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { useHydrated } from '../kit/useHydrated';
+import { forgetAllAttempts } from '../attempt/offline/forgetAll';
 import styles from './entry.module.css';
 import { Page } from './Page';
 import { post } from './post';
@@ -28,8 +29,10 @@ function SignInForm() {
   const signIn = async (values: { name: string; password: string }) => {
     setState({ working: true, problem: null });
     const answer = await post<{ role: string }>('/api/sign-in', values);
-    if (answer.ok) window.location.assign('/');
-    else
+    if (answer.ok) {
+      await forgetAllAttempts();
+      window.location.assign('/');
+    } else
       setState({
         working: false,
         problem: refusals(answer.code as 'network', { seconds: answer.seconds ?? 10 }),

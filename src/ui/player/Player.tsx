@@ -28,6 +28,14 @@ function Opening({ attemptId }: { attemptId: string }) {
       />
     );
   if (problem === 'handed-in') return <Cover title={t('overTitle')} text={t('overText')} />;
+  if (problem === 'open-elsewhere')
+    return (
+      <Cover
+        title={t('elsewhereTitle')}
+        text={t('elsewhereText')}
+        action={{ words: t('again'), act: again }}
+      />
+    );
   if (problem !== null)
     return (
       <Cover title={t('problemTitle')} text={t('problemText')} action={{ words: t('again'), act: again }} />

@@ -1,14 +1,15 @@
 'use client';
 
-import { useCallback, useEffect, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { useTranslations } from 'use-intl';
 import { Cover, MovedCover } from './Covers';
+import { useOffline } from '../attempt/offline/useOffline';
 import { PlayerProvider } from '../attempt/PlayerContext';
 import { PlayerScreen } from './PlayerScreen';
 import type { AttemptSession } from '../attempt/session/session';
 import { useSessionEvents } from '../attempt/session/useSessionEvents';
 import { useTimeUp } from '../attempt/session/useTimeUp';
-import { useAssets } from './useAssets';
+import { assetAddress, useAssets } from './useAssets';
 import { usePlayerValue } from './usePlayerValue';
 import { Spoken } from './Spoken';
 import { usePreload } from './usePreload';
@@ -30,12 +31,17 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
     () => session.getState().phase,
   );
   const assetUrl = useAssets(attemptId, test.assets);
-  const { value, speech } = usePlayerValue(session, assetUrl);
-  useSessionEvents(session);
   const ready = usePreload(test, session.student.needs);
+  const pictures = useMemo(
+    () => test.assets.map((path) => assetAddress(attemptId, path)),
+    [attemptId, test.assets],
+  );
+  const isHandedIn = status.over || phase === 'handed-in';
+  const goesOnOffline = useOffline(attemptId, pictures, ready, isHandedIn || status.moved);
+  const { value, speech } = usePlayerValue(session, assetUrl, { goesOnOffline });
+  useSessionEvents(session);
   const handedIn = useCallback(() => window.location.assign(`/attempts/${attemptId}/score`), [attemptId]);
   const timeUp = useTimeUp(session, handedIn);
-  const isHandedIn = status.over || phase === 'handed-in';
   useEffect(() => {
     if (isHandedIn && !timeUp) handedIn();
   }, [handedIn, isHandedIn, timeUp]);

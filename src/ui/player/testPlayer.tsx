@@ -9,6 +9,7 @@ import { NO_NEEDS } from '@/core/needs';
 import { itemFrom } from '@/core/qti/testItem';
 import { PLAIN_TEXT } from '@/core/view/text';
 import { PlayerProvider, type PlayerValue } from '../attempt/PlayerContext';
+import { NO_PLACES } from '../attempt/offline/places';
 import { ServerClock } from '../attempt/session/clock';
 import type { Journal } from '../attempt/session/journal';
 import { AttemptSession } from '../attempt/session/session';
@@ -103,11 +104,10 @@ export function testPlayer(
       device: 'page',
       state: { ...NEW_ATTEMPT, phase: 'running', ...state },
       cursor: 0,
-      serverNow: 1_000_000,
     },
     { test, student: { displayName: 'Wren Halloran', needs: NO_NEEDS } },
     new ServerClock(1_000_000, () => 0),
-    journal,
+    { journal, places: NO_PLACES },
     { ...transport, ...server },
     { set: () => null, clear: () => undefined },
   );
@@ -123,6 +123,7 @@ export function testPlayer(
     look: { scheme: 'paper', magnification: 1, inverted: false, own: null, text: PLAIN_TEXT },
     assetUrl: (path) => path,
     rehearsal: null,
+    goesOnOffline: false,
     announce: (words) => words !== '' && said.push(words),
     dispatch: (action) => session.dispatch(action),
     check: (ref, by) => {

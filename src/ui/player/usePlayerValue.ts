@@ -12,7 +12,7 @@ import { useLayout } from './useLayout';
 export function usePlayerValue(
   session: AttemptSession,
   assetUrl: (path: string) => string,
-  rehearsal: PlayerValue['rehearsal'] = null,
+  { rehearsal = null, goesOnOffline = false }: Partial<Pick<PlayerValue, 'rehearsal' | 'goesOnOffline'>> = {},
 ): { readonly value: PlayerValue; readonly speech: Speech } {
   const test = useSyncExternalStore(session.subscribe, session.getTest, session.getTest);
   const read = session.getState;
@@ -37,6 +37,7 @@ export function usePlayerValue(
       look,
       assetUrl,
       rehearsal,
+      goesOnOffline,
       announce: speech.say,
       dispatch: (action) => session.dispatch(action),
       check: (ref, by) =>
@@ -45,7 +46,7 @@ export function usePlayerValue(
           () => false,
         ),
     }),
-    [session, test, studentName, needs, layout, tight, look, assetUrl, rehearsal, speech],
+    [session, test, studentName, needs, layout, tight, look, assetUrl, rehearsal, goesOnOffline, speech],
   );
   return { value, speech };
 }

@@ -35,6 +35,8 @@ export function openJournal(attempt: string): Journal {
       const transaction = (await database).transaction(STORE, 'readwrite', { durability: 'strict' });
       for (const event of events)
         void transaction.store.put({ attempt, device: event.device, seq: event.seq, event });
+      // Not when the page hears that it was written: it may be gone by then.
+      transaction.commit();
       await transaction.done;
     },
     async forget(device, upTo) {

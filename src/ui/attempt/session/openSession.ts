@@ -1,9 +1,14 @@
 import type { BrowserEvent } from '@/core/attempt/events';
+import { History } from '@/core/attempt/history';
+import type { Millis } from '@/core/attempt/timing';
 import { emptied, firstBatch, isEmptied } from './batches';
 import type { ServerClock } from './clock';
-import type { Journal } from './journal';
-import { AttemptSession } from './session';
+import { Outbox } from './outbox';
+import { AttemptSession, type Keeping } from './session';
 import { ServerRefusal, type Transport } from './transport';
+
+/** Refusals after which nothing of an attempt is kept on this computer. */
+const ENDS = new Set(['handed-in', 'not-found', 'not-yours']);
 
 /**
  * Sends what an earlier page left behind; one event the server will not take goes emptied, the rest as it is.
@@ -12,7 +17,6 @@ import { ServerRefusal, type Transport } from './transport';
 async function sendKept(
   earlier: string,
   events: readonly BrowserEvent[],
-  journal: Journal,
   transport: Transport,
 ): Promise<readonly BrowserEvent[]> {
   let left = events;
@@ -20,8 +24,7 @@ async function sendKept(
   while (left.length > 0) {
     const batch = firstBatch(left, most);
     try {
-      const saved = await transport.save(earlier, batch, Number.MAX_SAFE_INTEGER);
-      await journal.forget(earlier, saved.acknowledged);
+      await transport.save(earlier, batch, Number.MAX_SAFE_INTEGER);
       left = left.slice(batch.length);
       most = undefined;
     } catch (error) {
@@ -37,22 +40,92 @@ async function sendKept(
   return [];
 }
 
-/**
- * Opens an attempt in this page: first whatever an earlier page on this computer could not send is sent, then the attempt is
- * resumed here, and what it shows is fetched.
- */
-export async function openSession(
-  journal: Journal,
+/** First whatever an earlier page on this computer could not send is sent, then the attempt is resumed here. */
+async function openByServer(
+  keeping: Keeping,
   transport: Transport,
-  makeClock: (serverNow: number) => ServerClock,
+  clockAt: (serverNow: Millis) => ServerClock,
 ): Promise<AttemptSession> {
+  const { journal } = keeping;
   const kept = await journal.kept().catch(() => new Map<string, readonly BrowserEvent[]>());
   const again: BrowserEvent[] = [];
-  for (const [earlier, events] of kept) again.push(...(await sendKept(earlier, events, journal, transport)));
+  for (const [earlier, events] of kept) again.push(...(await sendKept(earlier, events, transport)));
   const resumed = await transport.resume();
   const content = await transport.content();
-  const session = new AttemptSession(resumed, content, makeClock(resumed.serverNow), journal, transport);
+  const session = new AttemptSession(resumed, content, clockAt(resumed.serverNow), keeping, transport);
   for (const { device: _device, seq: _seq, at: _at, ...action } of again) session.dispatch(action);
-  for (const { device } of again) await journal.forget(device, Infinity).catch(() => undefined);
+  // Only now: until here this computer may have to open it without the server.
+  for (const [earlier, events] of kept)
+    await journal.forget(earlier, events.at(-1)?.seq ?? 0).catch(() => undefined);
   return session;
+}
+
+/**
+ * The page that was here goes on under its own name and with its own numbers, from where this computer kept it. Time has not gone
+ * backwards since, whatever the computer's clock says.
+ * @returns null where nothing was kept, or not everything that was said since
+ */
+async function openByComputer(
+  keeping: Keeping,
+  transport: Transport,
+  clockAt: (serverNow: Millis) => ServerClock,
+): Promise<AttemptSession | null> {
+  const found = await keeping.places.kept();
+  if (!found) return null;
+  const { place, content } = found;
+  const { device, cursor, acknowledged, upTo } = place;
+  const said = ((await keeping.journal.kept()).get(device) ?? []).filter(({ seq }) => seq > acknowledged);
+  const isWhole = said.every(({ seq }, i) => seq === acknowledged + i + 1);
+  if (!isWhole || acknowledged + said.length < upTo) return null;
+  const history = new History(place.state);
+  for (const event of said) if (event.seq > upTo) history.add(event);
+  const last = Math.max(place.serverNow, ...said.map(({ at }) => at));
+  return new AttemptSession(
+    { device, cursor, state: history.state, outbox: new Outbox(said, acknowledged) },
+    content,
+    clockAt(Math.max(last, Date.now() + place.ahead)),
+    keeping,
+    transport,
+  );
+}
+
+/** Whether the server could not be asked, or could not answer: what it says of its own trouble is no word on the attempt. */
+const isOutOfReach = (error: unknown): boolean => !(error instanceof ServerRefusal) || error.status >= 500;
+
+/**
+ * Opens an attempt in this page: by the server, or, where that cannot be asked, from what this computer kept of it.
+ * @param own gives this computer's place to this page alone; false while another page has it
+ * @throws ServerRefusal, `OpenElsewhere`, or what went wrong with the network where nothing is kept here
+ */
+export async function openSession(
+  keeping: Keeping,
+  transport: Transport,
+  clockAt: (serverNow: Millis) => ServerClock,
+  own: (device: string) => Promise<boolean> = () => Promise.resolve(true),
+): Promise<AttemptSession> {
+  try {
+    const session = await openByServer(keeping, transport, clockAt);
+    await own(session.name).catch(() => false);
+    return session;
+  } catch (error) {
+    if (!isOutOfReach(error)) {
+      // Over, or not this person's any more: nothing of it stays here.
+      if (error instanceof ServerRefusal && ENDS.has(error.code))
+        await keeping.places.forget().catch(() => undefined);
+      throw error;
+    }
+    const session = await openByComputer(keeping, transport, clockAt).catch(() => null);
+    if (!session) throw error;
+    if (await own(session.name)) return session;
+    session.close();
+    throw new OpenElsewhere();
+  }
+}
+
+/** Without network, another page on this computer has the attempt. */
+export class OpenElsewhere extends Error {
+  constructor() {
+    super('another page on this computer has the attempt');
+    this.name = 'OpenElsewhere';
+  }
 }

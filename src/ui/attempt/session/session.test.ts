@@ -1,167 +1,17 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
-import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
-import type { Stage } from '@/core/sitting/stage';
+import type { BrowserEvent } from '@/core/attempt/events';
 import { NEW_ATTEMPT, NEW_ITEM } from '@/core/attempt/state';
+import { browserEvent } from '@/core/wire/events';
+import { NO_PLACES } from '../offline/places';
+import { emptied, firstBatch } from './batches';
 import { ServerClock } from './clock';
 import { openJournal, type Journal } from './journal';
 import { openSession } from './openSession';
-import { AttemptSession, type Timers } from './session';
-import type { DeliveredItem } from '@/core/item/delivered';
-import { emptied, firstBatch } from './batches';
-import { browserEvent } from '@/core/wire/events';
-import { ServerRefusal, type Content, type Saved, type Transport, type WentOn } from './transport';
-import { NO_MATERIALS } from '@/core/item/materials';
-import { NO_NEEDS } from '@/core/needs';
+import { AttemptSession } from './session';
+import { ServerRefusal } from './transport';
+import { CONTENT, FakeServer, HandTimers, partsOpen, settle, stageAt, wentOn } from './testServer';
 
-const CHECKED: DeliveredItem = {
-  number: 1,
-  ref: '',
-  body: [],
-  responses: [],
-  stimuli: [],
-  materials: NO_MATERIALS,
-  cards: {},
-  toolsOff: [],
-  points: 1,
-  tries: 0,
-  checksWhole: false,
-  feedback: [],
-};
-
-const CONTENT: Content = {
-  test: {
-    title: 'T',
-    directions: [],
-    timeLimit: null,
-    parts: [],
-    count: 0,
-    clocks: [],
-    items: {},
-    stimuli: {},
-    assets: [],
-  },
-  student: { displayName: 'Wren', needs: NO_NEEDS },
-};
-
-/** A test of two parts in which one question is open. */
-const partsOpen = (ref: string, part: 'one' | 'two'): Content => ({
-  ...CONTENT,
-  test: {
-    ...CONTENT.test,
-    parts: (['one', 'two'] as const).map((identifier) => ({
-      identifier,
-      title: '',
-      navigation: 'nonlinear',
-      status: identifier === part ? 'open' : identifier === 'one' ? 'ended' : 'ahead',
-      count: 1,
-      limit: null,
-      isCertain: true,
-      sections:
-        identifier === part ? [{ identifier, title: '', directions: [], first: ref, items: [ref] }] : [],
-    })),
-    items: { [ref]: { ...CHECKED, ref } },
-  },
-});
-const stageAt = (part: string, ref: string): Stage => ({ part, at: ref, open: [ref], lookable: [] });
-const wentOn = (by: 'next' | 'end-part' | 'time', stage: Stage): AttemptEvent => ({
-  type: 'went-on',
-  by,
-  stage,
-  device: 'server',
-  seq: 2,
-  at: 1_000_010,
-});
-
-/** A server that keeps events by number, and can be unplugged. */
-class FakeServer implements Transport {
-  readonly kept = new Map<string, Map<number, BrowserEvent>>();
-  up = true;
-  loseAnswer = false;
-  /** Answers to this question are refused as bad input. */
-  refuses = '';
-  moved = false;
-  /** A page this server was never told of. */
-  forgot = '';
-  /** What may be seen now, and how often it was fetched. */
-  shows: Content = CONTENT;
-  fetched = 0;
-  content = () => {
-    if (!this.up) return Promise.reject(new TypeError('network'));
-    this.fetched += 1;
-    return Promise.resolve(this.shows);
-  };
-  /** What the server itself says with the next answer. */
-  says: AttemptEvent[] = [];
-  /** Where going on leads, and what was held when it was asked for. */
-  leadsTo: Stage | null = null;
-  heldAtGoOn = -1;
-  goOn = (device: string, move: 'next' | 'end-part' | 'time'): Promise<WentOn> => {
-    if (!this.up || !this.leadsTo) return Promise.reject(new TypeError('network'));
-    this.heldAtGoOn = this.kept.get(device)?.size ?? 0;
-    this.says = [wentOn(move, this.leadsTo)];
-    return Promise.resolve({ test: this.shows.test, feedback: [], moved: false });
-  };
-  resume = () =>
-    Promise.resolve({
-      device: 'page-2',
-      state: { ...NEW_ATTEMPT, phase: 'running' as const },
-      cursor: 0,
-      serverNow: 1_000_000,
-    });
-  save = (device: string, events: readonly BrowserEvent[]): Promise<Saved> => {
-    if (!this.up) return Promise.reject(new TypeError('network'));
-    if (device === this.forgot) return Promise.reject(new ServerRefusal('unknown-device', 409));
-    if (events.some((event) => event.type === 'answered' && event.item === this.refuses))
-      return Promise.reject(new ServerRefusal('bad-input', 400));
-    const mine = this.kept.get(device) ?? new Map<number, BrowserEvent>();
-    this.kept.set(device, mine);
-    for (const event of events) if (!mine.has(event.seq)) mine.set(event.seq, event);
-    if (this.loseAnswer) return Promise.reject(new TypeError('the answer was lost'));
-    let contiguous = 0;
-    while (mine.has(contiguous + 1)) contiguous += 1;
-    const others = this.says;
-    this.says = [];
-    return Promise.resolve({
-      acknowledged: contiguous,
-      serverNow: 1_000_000,
-      cursor: 0,
-      others,
-      moved: this.moved,
-      phase: 'running',
-    });
-  };
-  /** What the server held when a check was asked for. */
-  heldAtCheck = -1;
-  check = (device: string, item: string) => {
-    if (!this.up) return Promise.reject(new TypeError('network'));
-    this.heldAtCheck = this.kept.get(device)?.size ?? 0;
-    return Promise.resolve({ item: { ...CHECKED, ref: item } });
-  };
-  stop = () => Promise.resolve();
-  handIn = () => (this.up ? Promise.resolve() : Promise.reject(new TypeError('network')));
-}
-
-/** Timers that run when told. */
-class HandTimers implements Timers {
-  private due: (() => void)[] = [];
-  set(run: () => void): unknown {
-    this.due.push(run);
-    return run;
-  }
-  clear(timer: unknown): void {
-    this.due = this.due.filter((run) => run !== timer);
-  }
-  fire(): void {
-    const now = this.due;
-    this.due = [];
-    for (const run of now) run();
-  }
-}
-
-const settle = async () => {
-  for (let i = 0; i < 20; i += 1) await new Promise((resolve) => setImmediate(resolve));
-};
 let attempt = 0;
 function open(server: FakeServer, journal?: Journal) {
   attempt += 1;
@@ -169,10 +19,10 @@ function open(server: FakeServer, journal?: Journal) {
   const timers = new HandTimers();
   const clock = new ServerClock(1_000_000, () => 0);
   const session = new AttemptSession(
-    { device: 'page-1', state: { ...NEW_ATTEMPT, phase: 'running' }, cursor: 0, serverNow: 1_000_000 },
+    { device: 'page-1', state: { ...NEW_ATTEMPT, phase: 'running' }, cursor: 0 },
     CONTENT,
     clock,
-    own,
+    { journal: own, places: NO_PLACES },
     server,
     timers,
     () => 0,
@@ -198,6 +48,8 @@ test('an answer shows at once, is journalled, sent, acknowledged and forgotten',
   await settle();
   expect(session.getStatus().save).toBe('saved');
   expect(server.kept.get('page-1')?.size).toBe(1);
+  timers.fire();
+  await settle();
   expect((await journal.kept()).size).toBe(0);
   session.close();
 });
@@ -266,7 +118,11 @@ test('a page that died leaves its answers to the next one, which sends them firs
   await settle();
   session.close();
   server.up = true;
-  const next = await openSession(journal, server, (serverNow) => new ServerClock(serverNow, () => 0));
+  const next = await openSession(
+    { journal, places: NO_PLACES },
+    server,
+    (serverNow) => new ServerClock(serverNow, () => 0),
+  );
   expect(server.kept.get('page-1')?.size).toBe(1);
   expect((await journal.kept()).size).toBe(0);
   next.close();
@@ -281,7 +137,11 @@ test('what an earlier page left behind and the server does not know it for is sa
   session.close();
   server.up = true;
   server.forgot = 'page-1';
-  const next = await openSession(journal, server, (serverNow) => new ServerClock(serverNow, () => 0));
+  const next = await openSession(
+    { journal, places: NO_PLACES },
+    server,
+    (serverNow) => new ServerClock(serverNow, () => 0),
+  );
   await next.flush();
   expect(next.getState().items.q?.responses.R).toBe('A');
   expect([...(server.kept.get('page-2')?.values() ?? [])]).toMatchObject([{ type: 'answered', seq: 1 }]);
@@ -312,7 +172,11 @@ test('what an earlier page left behind is sent even when the server will not tak
   await settle();
   session.close();
   server.up = true;
-  const next = await openSession(journal, server, (serverNow) => new ServerClock(serverNow, () => 0));
+  const next = await openSession(
+    { journal, places: NO_PLACES },
+    server,
+    (serverNow) => new ServerClock(serverNow, () => 0),
+  );
   const kept = [...(server.kept.get('page-1')?.values() ?? [])];
   expect(kept.map((event) => event.type)).toEqual(['answered', 'tool-kept', 'answered']);
   expect((await journal.kept()).size).toBe(0);
@@ -440,19 +304,19 @@ describe('a server that came back from a backup', () => {
   test('and does not know this page is told all of it under another name, what it was opened with included', async () => {
     const server = new FakeServer();
     const journal = openJournal('attempt-forgotten');
+    const timers = new HandTimers();
     const earlier = { ...NEW_ITEM, responses: { R: 'kept before' }, flagged: true };
     const session = new AttemptSession(
       {
         device: 'page-1',
         state: { ...NEW_ATTEMPT, phase: 'running', items: { earlier } },
         cursor: 7,
-        serverNow: 1_000_000,
       },
       CONTENT,
       new ServerClock(1_000_000, () => 0),
-      journal,
+      { journal, places: NO_PLACES },
       server,
-      new HandTimers(),
+      timers,
       () => 0,
     );
     session.dispatch(answer('A'));
@@ -469,6 +333,7 @@ describe('a server that came back from a backup', () => {
     ]);
     expect(session.getState().items.q?.responses.R).toBe('B');
     expect(session.getStatus().save).toBe('saved');
+    timers.fire();
     await settle();
     expect((await journal.kept()).size).toBe(0);
     session.close();
@@ -490,11 +355,10 @@ describe('a test with stages', () => {
           countedTo: 1_000_000,
         },
         cursor: 0,
-        serverNow: 1_000_000,
       },
       server.shows,
       new ServerClock(1_000_000, () => 0),
-      openJournal(`staged-${(attempt += 1)}`),
+      { journal: openJournal(`staged-${(attempt += 1)}`), places: NO_PLACES },
       server,
       timers,
       () => 0,

@@ -5,10 +5,13 @@ import { own } from '@/core/own';
 import type { GoOnRequest } from '@/core/wire/requests';
 import { openPartOf, type DeliveredTest } from '@/core/item/delivered';
 import { itemOf, type AttemptState } from '@/core/attempt/state';
-import { emptied, firstBatch } from './batches';
+import { PlaceKeeper } from '../offline/placeKeeper';
+import type { Places } from '../offline/places';
 import type { ServerClock } from './clock';
 import type { Journal } from './journal';
-import { ServerRefusal, type Content, type Resumed, type Transport, type WentOn } from './transport';
+import { Outbox } from './outbox';
+import { browserTimers, type Timers } from './timers';
+import { ServerRefusal, type Content, type Transport, type WentOn } from './transport';
 
 /**
  * How safe the answers are, in truth: all with the server; on their way; kept on this computer because the network is down;
@@ -30,15 +33,20 @@ const SEND_AFTER_MS = 350;
 const HEARTBEAT_MS = 15_000;
 const RETRY_MS = [1_000, 2_000, 4_000, 8_000, 15_000];
 
-/** Timers as an argument, so that tests need not wait. */
-export interface Timers {
-  set(run: () => void, ms: number): unknown;
-  clear(timer: unknown): void;
+/** Where a page begins: as the server resumed the attempt here, or as this computer kept it. */
+export interface Start {
+  readonly device: string;
+  readonly state: AttemptState;
+  readonly cursor: number;
+  /** What this page had said already; given where the server could not be asked. */
+  readonly outbox?: Outbox;
 }
-const browserTimers: Timers = {
-  set: (run, ms) => setTimeout(run, ms),
-  clear: (timer) => clearTimeout(timer as ReturnType<typeof setTimeout>),
-};
+
+/** What a computer keeps of an attempt. */
+export interface Keeping {
+  readonly journal: Journal;
+  readonly places: Places;
+}
 
 /**
  * One attempt in one opened page: applies what the student does at once, keeps it in the journal, and sends it. Knows no
@@ -54,9 +62,9 @@ export class AttemptSession {
   private delivered: DeliveredTest;
   private status: SessionStatus = { save: 'saved', moved: false, over: false, signedOut: false };
   private cursor: number;
-  /** Everything this page has said, numbered from 1, and up to which number the server has it. */
-  private said: BrowserEvent[] = [];
-  private acknowledged = 0;
+  private outbox: Outbox;
+  private readonly journal: Journal;
+  private readonly keeper: PlaceKeeper;
   private inFlight: Promise<boolean> | null = null;
   private failures = 0;
   private journalFailed = false;
@@ -69,21 +77,44 @@ export class AttemptSession {
   private readonly listeners = new Set<() => void>();
 
   constructor(
-    resumed: Resumed,
+    start: Start,
     content: Content,
     readonly clock: ServerClock,
-    private readonly journal: Journal,
+    { journal, places }: Keeping,
     private readonly transport: Transport,
     private readonly timers: Timers = browserTimers,
     private readonly monotonic: () => number = () => performance.now(),
   ) {
-    this.device = resumed.device;
-    this.opened = resumed.state;
-    this.history = new History(resumed.state);
+    this.device = start.device;
+    this.opened = start.state;
+    this.history = new History(start.state);
     this.delivered = content.test;
     this.student = content.student;
-    this.cursor = resumed.cursor;
-    this.schedule(HEARTBEAT_MS);
+    this.cursor = start.cursor;
+    this.outbox = start.outbox ?? new Outbox();
+    this.journal = journal;
+    this.keeper = new PlaceKeeper(places, journal, timers, () => this.standing());
+    if (start.outbox) {
+      // Opened without the server: so it is said, and it is asked for at once.
+      this.failures = 1;
+      this.updateSave();
+      this.schedule(0);
+    } else {
+      void this.keeper.now();
+      this.schedule(HEARTBEAT_MS);
+    }
+  }
+
+  /** Where this page stands, to be kept; null while what it shows does not go with it. */
+  private standing() {
+    if (!this.isDelivered) return null;
+    const { outbox, cursor, device } = this;
+    const serverNow = this.clock.now();
+    const place = {
+      ...{ device, cursor, serverNow, state: this.getState() },
+      ...{ upTo: outbox.last, acknowledged: outbox.acknowledged, ahead: serverNow - Date.now() },
+    };
+    return { place, content: { test: this.delivered, student: this.student } };
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -91,6 +122,10 @@ export class AttemptSession {
     return () => this.listeners.delete(listener);
   };
   readonly student: Content['student'];
+  /** What the server calls this page. */
+  get name(): string {
+    return this.device;
+  }
   readonly getState = (): AttemptState => this.history.state;
   /** The test as delivered, with what checks have changed in it. */
   readonly getTest = (): DeliveredTest => this.delivered;
@@ -103,9 +138,8 @@ export class AttemptSession {
     const at = Math.max(this.lastAt, this.clock.now());
     if (may(this.getState(), action, at) !== null) return;
     this.lastAt = at;
-    const event = { ...action, device: this.device, seq: this.said.length + 1, at };
+    const event = this.outbox.say(action, this.device, at);
     this.history.add(event);
-    this.said.push(event);
     this.journal.append([event]).then(
       () => this.setJournalFailed(false),
       () => this.setJournalFailed(true),
@@ -126,17 +160,13 @@ export class AttemptSession {
 
   /** Whether the server does not have everything. */
   private get isWaiting(): boolean {
-    return this.said.length > this.acknowledged;
-  }
-  /** What goes next. */
-  private nextBatch(most?: number): BrowserEvent[] {
-    return firstBatch(this.said.slice(this.acknowledged), most);
+    return this.outbox.isWaiting;
   }
 
   /** The page is going away: one last send that outlives it. What does not arrive is still in the journal. */
   leave(): void {
     if (!this.isWaiting || this.closed) return;
-    void this.transport.save(this.device, this.nextBatch(), this.cursor, true).catch(() => undefined);
+    void this.transport.save(this.device, this.outbox.next(), this.cursor, true).catch(() => undefined);
   }
 
   /** Tries again at once: the network is said to be back. */
@@ -148,6 +178,7 @@ export class AttemptSession {
   close(): void {
     this.closed = true;
     this.timers.clear(this.timer);
+    this.keeper.end();
   }
 
   /**
@@ -195,6 +226,12 @@ export class AttemptSession {
     if (!sent && !this.status.over) throw new TypeError('the answers have not all arrived');
     await request();
     this.close();
+    await this.keepNothing();
+  }
+
+  /** Nothing of the attempt is found on this computer any more. */
+  private keepNothing(): Promise<void> {
+    return this.keeper.forget(this.device, this.outbox.acknowledged);
   }
 
   private schedule(ms: number): void {
@@ -216,7 +253,7 @@ export class AttemptSession {
   }
 
   private async sendOnce(): Promise<boolean> {
-    const events = this.nextBatch(this.most);
+    const events = this.outbox.next(this.most);
     const sentAt = this.monotonic();
     this.updateSave();
     try {
@@ -227,11 +264,14 @@ export class AttemptSession {
       this.most = undefined;
       this.clock.correct(saved.serverNow, sentAt);
       this.cursor = saved.cursor;
-      this.acknowledged = saved.acknowledged;
+      this.outbox.acknowledge(saved.acknowledged);
       this.takeIn(saved.others);
       const over = saved.phase === 'handed-in';
       this.status = { ...this.status, moved: saved.moved, over: this.status.over || over, signedOut: false };
-      void this.journal.forget(this.device, saved.acknowledged).catch(() => undefined);
+      if (saved.moved || over) void this.keepNothing();
+      else this.keeper.soon();
+      // A server from before this computer began to keep: what it lacks is not here any more, so it is opened there anew.
+      if (saved.acknowledged < this.outbox.before) await this.openAgain();
       this.updateSave();
       this.notify();
       return took;
@@ -284,7 +324,7 @@ export class AttemptSession {
     if (events.length > 1) this.most = Math.ceil(events.length / 2);
     else if (only) {
       this.refused = true;
-      this.said[only.seq - 1] = emptied(only);
+      this.outbox.empty(only);
     }
   }
 
@@ -308,13 +348,10 @@ export class AttemptSession {
     const before = this.device;
     this.device = device;
     this.cursor = cursor;
-    this.acknowledged = 0;
-    this.said = [...lost.map((action) => ({ ...action, at })), ...this.said].map((event, i) => ({
-      ...event,
-      device,
-      seq: i + 1,
-    }));
-    await this.journal.append(this.said);
+    const { outbox, events } = this.outbox.again(device, lost, at);
+    this.outbox = outbox;
+    await this.journal.append(events);
+    await this.keeper.now();
     await this.journal.forget(before, Infinity);
   }
 

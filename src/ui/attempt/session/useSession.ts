@@ -1,18 +1,23 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { ownPlace } from '../offline/ownPlace';
+import { openPlaces } from '../offline/places';
 import { ServerClock } from './clock';
 import { openJournal } from './journal';
-import { openSession } from './openSession';
+import { OpenElsewhere, openSession } from './openSession';
 import type { AttemptSession } from './session';
 import { httpTransport, ServerRefusal } from './transport';
 
 interface Opened {
   readonly session: AttemptSession | null;
-  /** The server's code, or `network`. */
+  /** The server's code, `network`, or `open-elsewhere`: without network, and another page of this computer has it. */
   readonly problem: string | null;
   readonly again: () => void;
 }
+
+const problemOf = (error: unknown): string =>
+  error instanceof ServerRefusal ? error.code : error instanceof OpenElsewhere ? 'open-elsewhere' : 'network';
 
 /** Opens an attempt in this page; what went wrong can be tried again. */
 export function useSession(attemptId: string): Opened {
@@ -20,27 +25,28 @@ export function useSession(attemptId: string): Opened {
   const [problem, setProblem] = useState<string | null>(null);
   const [tries, setTries] = useState(0);
   useEffect(() => {
-    let gone = false;
     let opened: AttemptSession | null = null;
+    const gone = new AbortController();
     openSession(
-      openJournal(attemptId),
+      { journal: openJournal(attemptId), places: openPlaces(attemptId) },
       httpTransport(attemptId),
       (serverNow) => new ServerClock(serverNow, () => performance.now()),
+      (device) => ownPlace(device, gone.signal),
     ).then(
       (session) => {
         opened = session;
-        if (gone) session.close();
+        if (gone.signal.aborted) session.close();
         else setSession(session);
       },
       (error: unknown) => {
-        if (gone) return;
-        if (error instanceof ServerRefusal && error.code === 'handed-in')
-          window.location.assign(`/attempts/${attemptId}/score`);
-        setProblem(error instanceof ServerRefusal ? error.code : 'network');
+        if (gone.signal.aborted) return;
+        const problem = problemOf(error);
+        if (problem === 'handed-in') window.location.assign(`/attempts/${attemptId}/score`);
+        setProblem(problem);
       },
     );
     return () => {
-      gone = true;
+      gone.abort();
       opened?.close();
     };
   }, [attemptId, tries]);

@@ -10,7 +10,12 @@ export function useTimeUp(session: AttemptSession, onHandedIn: () => void): 'clo
   const busy = useRef(false);
   useEffect(() => {
     const timer = setInterval(() => {
-      if (busy.current || !isOver(session.getState().timing, session.clock.now())) return;
+      if (busy.current) return;
+      if (!isOver(session.getState().timing, session.clock.now())) {
+        // The server's clock was heard again, and says that it is not.
+        setState((before) => (before === 'waiting' ? null : before));
+        return;
+      }
       busy.current = true;
       setState((before) => before ?? 'closing');
       session

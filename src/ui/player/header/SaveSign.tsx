@@ -3,7 +3,7 @@
 import { Check, CloudOff, LoaderCircle, TriangleAlert } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
-import { useStatus, usePlayer } from '../../attempt/PlayerContext';
+import { usePlayer, useStatus } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 
 const ICONS = { saved: Check, saving: LoaderCircle, kept: CloudOff, 'at-risk': TriangleAlert };
@@ -12,11 +12,17 @@ const ICONS = { saved: Check, saving: LoaderCircle, kept: CloudOff, 'at-risk': T
 export function SaveSign() {
   const t = useTranslations('save');
   const { save, signedOut } = useStatus();
+  const { goesOnOffline } = usePlayer();
   const Icon = ICONS[save];
   const words = signedOut ? t('signedOut') : t(save);
   useToldIfBad(save === 'kept' || save === 'at-risk' || signedOut, save === 'saved', words);
   return (
-    <p className={styles.save} data-save={save} title={t(`explain.${save}`)}>
+    <p
+      className={styles.save}
+      data-save={save}
+      title={t(save === 'kept' && goesOnOffline ? 'explain.keptWhole' : `explain.${save}`)}
+      data-offline={goesOnOffline ? 'ready' : undefined}
+    >
       <Icon size="1.15em" aria-hidden="true" />
       {words}
     </p>

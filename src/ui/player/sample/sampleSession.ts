@@ -1,6 +1,7 @@
 import { NEW_ATTEMPT } from '@/core/attempt/state';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
+import { NO_PLACES } from '../../attempt/offline/places';
 import { ServerClock } from '../../attempt/session/clock';
 import type { Journal } from '../../attempt/session/journal';
 import { AttemptSession } from '../../attempt/session/session';
@@ -47,11 +48,10 @@ export function sampleSession(
       device: 'sample',
       state: { ...NEW_ATTEMPT, phase: 'running', current: first },
       cursor: 0,
-      serverNow: Math.round(now()),
     },
     { test, student: { displayName, needs } },
     new ServerClock(now(), now),
-    journal,
+    { journal, places: NO_PLACES },
     transport,
   );
 }

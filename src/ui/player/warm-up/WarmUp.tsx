@@ -120,12 +120,12 @@ function Running({
     return own;
   });
   useEffect(() => () => session.close(), [session]);
-  const [leave] = useState(() => () => window.location.assign(backTo));
-  const { value, speech } = usePlayerValue(session, asIs, { leave });
+  const [rehearsal] = useState(() => ({ leave: () => window.location.assign(backTo) }));
+  const { value, speech } = usePlayerValue(session, asIs, { rehearsal });
   const ready = usePreload(value.test, needs);
   return (
     <PlayerProvider value={value}>
-      <PlayerScreen onHandedIn={leave} ready={ready} />
+      <PlayerScreen onHandedIn={rehearsal.leave} ready={ready} />
       <Spoken speech={speech} />
     </PlayerProvider>
   );
