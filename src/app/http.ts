@@ -1,6 +1,7 @@
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { NextResponse } from 'next/server';
+import { cache } from 'react';
 import type { ZodMiniType } from 'zod/mini';
 import { nameOfSession, userOfSession } from '@/server/accounts/sessions';
 import type { Role, User } from '@/server/accounts/users';
@@ -14,11 +15,11 @@ export async function sessionToken(): Promise<string | null> {
   return sessionTokenIn((await headers()).get('cookie') ?? '');
 }
 
-/** Who is asking; null when nobody is signed in. */
-export async function currentUser(): Promise<User | null> {
+/** Who is asking, asked once for a page; null when nobody is signed in. */
+export const currentUser = cache(async (): Promise<User | null> => {
   const token = await sessionToken();
   return token === null ? null : userOfSession(database(), token, Date.now());
-}
+});
 
 /** What the session that asks is called where something is tied to it; null when nobody is signed in. */
 export async function sessionName(): Promise<string | null> {

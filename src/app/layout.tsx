@@ -1,18 +1,19 @@
 import '@/ui/content/vocabulary.css';
 import '@/ui/kit/global.css';
-import english from '@messages/en.json';
 import type { Metadata, Viewport } from 'next';
 import type { CSSProperties, ReactNode } from 'react';
 import { NO_NEEDS } from '@/core/needs';
 import { shownColours } from '@/core/view/shown';
 import { cssVariables, FORCED, paletteVariables, PICTURES, SCHEMES } from '@/core/view/schemes';
 import { textVariables } from '@/core/view/text';
+import { Speaking } from '@/ui/kit/Words';
 import { currentUser } from './http';
+import { currentLanguage, currentWords } from './language';
 
-export const metadata: Metadata = {
-  title: { default: english.app.name, template: `%s · ${english.app.name}` },
-  description: 'Take a test, with everything you need to show what you know.',
-};
+export async function generateMetadata(): Promise<Metadata> {
+  const { app } = await currentWords();
+  return { title: { default: app.name, template: `%s · ${app.name}` }, description: app.description };
+}
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 const declared = (properties: Readonly<Record<string, string>>): string =>
@@ -35,6 +36,7 @@ const SCHEME_CSS = [
 /** Every page comes in its reader's colours and size from the first paint on; a flash of others could not be read by some. */
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const needs = (await currentUser())?.needs ?? NO_NEEDS;
+  const language = await currentLanguage();
   const { scheme, dark, palette } = shownColours(needs);
   const look = {
     '--magnification': needs.magnification,
@@ -43,11 +45,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     colorScheme: dark ? 'dark' : 'light',
   } as CSSProperties;
   return (
-    <html lang="en" data-scheme={scheme} data-inverted={needs.inverted ? '' : undefined} style={look}>
+    <html lang={language} data-scheme={scheme} data-inverted={needs.inverted ? '' : undefined} style={look}>
       <head>
         <style dangerouslySetInnerHTML={{ __html: SCHEME_CSS }} />
       </head>
-      <body>{children}</body>
+      <body>
+        <Speaking language={language}>{children}</Speaking>
+      </body>
     </html>
   );
 }

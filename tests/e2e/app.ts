@@ -23,12 +23,17 @@ async function freePort(): Promise<number> {
 export class App {
   private process: ChildProcess | null = null;
   /** The people of the demo as they are before any test. */
-  readonly people: readonly { id: number; needs: string; chosen_view: string | null }[];
+  readonly people: readonly {
+    id: number;
+    needs: string;
+    chosen_view: string | null;
+    language: string | null;
+  }[];
   constructor(
     readonly port: number,
     readonly folder: string,
   ) {
-    this.people = this.query('SELECT id, needs, chosen_view FROM users');
+    this.people = this.query('SELECT id, needs, chosen_view, language FROM users');
   }
 
   get url(): string {
@@ -127,8 +132,11 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
   app: async ({ workerApp }, use) => {
     for (const table of OF_ATTEMPTS) workerApp.change(`DELETE FROM ${table}`);
     // What a test set for its student, or its student chose, is not there for the next.
-    for (const { id, needs, chosen_view } of workerApp.people)
-      workerApp.change('UPDATE users SET needs = ?, chosen_view = ? WHERE id = ?', needs, chosen_view, id);
+    for (const { id, needs, chosen_view, language } of workerApp.people)
+      workerApp.change(
+        'UPDATE users SET needs = ?, chosen_view = ?, language = ? WHERE id = ?',
+        ...[needs, chosen_view, language, id],
+      );
     await use(workerApp);
   },
   ownApp: async ({}, use) => {

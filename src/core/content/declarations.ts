@@ -34,6 +34,8 @@ export interface Declaration {
   readonly defaultValue: Value;
 }
 export interface ResponseDeclaration extends Declaration {
+  /** Numbers are typed with a comma before the tenths: the custom of the item's language. */
+  readonly decimal?: ',';
   readonly correctResponse: Value;
   readonly mapping: Mapping | null;
   readonly areaMapping: AreaMapping | null;

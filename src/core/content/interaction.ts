@@ -31,4 +31,6 @@ export interface ResponseShape {
   readonly identifier: string;
   readonly cardinality: Cardinality;
   readonly baseType: BaseType | null;
+  /** How numbers are typed where that is not with a point: the custom of the item's language. */
+  readonly decimal?: ',';
 }

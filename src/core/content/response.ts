@@ -24,18 +24,27 @@ export interface ReadResponse {
 }
 
 const THOUSANDS = /^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/;
+/** Thousands apart by spaces, or, where a comma follows, by points. */
+const SPACED = /^[+-]?\d{1,3}(?:(?:[ \u00a0\u202f]\d{3})+(?:,\d+)?|(?:\.\d{3})+,\d+)$/;
+const WITH_COMMA = /^[+-]?(?:\d+,\d*|,\d+)$/;
 
-/** A number as people type it: with a thousands comma, a typographic minus, a plus sign or spaces around it. */
-export function normaliseTypedNumber(text: string): string {
+/**
+ * A number as people type it: with a thousands comma, a typographic minus, a plus sign or spaces around it. Where a comma stands before
+ * the tenths, `3,5` is three and a half and `1 234,5` has thousands; a point is read too, as no comma can be meant by it.
+ * @param decimal the sign before the tenths, where that is no point
+ */
+export function normaliseTypedNumber(text: string, decimal?: ','): string {
   const trimmed = text.trim().replace(/[\u2212\u2013]/g, '-');
-  return THOUSANDS.test(trimmed) ? trimmed.replaceAll(',', '') : trimmed;
+  if (decimal === undefined) return THOUSANDS.test(trimmed) ? trimmed.replaceAll(',', '') : trimmed;
+  const plain = SPACED.test(trimmed) ? trimmed.replace(/[ \u00a0\u202f.]/g, '') : trimmed;
+  return WITH_COMMA.test(plain) ? plain.replace(',', '.') : plain;
 }
 
 function readScalar(text: string, declaration: ResponseDeclaration): Scalar | undefined {
   const { baseType } = declaration;
   if (baseType === null) return undefined;
   const numeric = baseType === 'float' || baseType === 'integer';
-  return parseScalar(numeric ? normaliseTypedNumber(text) : text, baseType);
+  return parseScalar(numeric ? normaliseTypedNumber(text, declaration.decimal) : text, baseType);
 }
 
 /** Fields of the record that a number typed into a box gives (QTI 3.0, "text entry interaction": numeric record). */
@@ -69,7 +78,7 @@ function readRecord(
     if (text === null || text === '') return [name, null];
     const type = fieldType(name, declaration);
     const scalar = parseScalar(
-      type === 'float' || type === 'integer' ? normaliseTypedNumber(text) : text,
+      type === 'float' || type === 'integer' ? normaliseTypedNumber(text, declaration.decimal) : text,
       type,
     );
     if (scalar === undefined) problem = `"${text.slice(0, 60)}" is not a ${type} (${name})`;

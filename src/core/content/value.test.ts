@@ -195,8 +195,26 @@ describe('responses as they are kept', () => {
       ),
     );
   });
+  test('typed numbers where a comma stands before the tenths', () => {
+    const read = (text: string) => normaliseTypedNumber(text, ',');
+    expect(['3,5', '-3,5', ' \u22120,25 ', '3,', ',5', '1,234'].map(read)).toEqual([
+      ...['3.5', '-3.5', '-0.25', '3.', '.5', '1.234'],
+    ]);
+    expect(['1 234,5', '1\u202f234', '1.234,5', '12 345 678,9'].map(read)).toEqual([
+      ...['1234.5', '1234', '1234.5', '12345678.9'],
+    ]);
+    // A point is read as it is meant everywhere; what is no number stays what it is.
+    expect(['3.5', '1e3', '3,5,1', '1 23', 'drei', ''].map(read)).toEqual([
+      '3.5',
+      '1e3',
+      '3,5,1',
+      '1 23',
+      'drei',
+      '',
+    ]);
+  });
   test('typed numbers', () => {
-    expect([' +3 ', '\u22121', '1,234,567.5', '1,23'].map(normaliseTypedNumber)).toEqual([
+    expect([' +3 ', '\u22121', '1,234,567.5', '1,23'].map((text) => normaliseTypedNumber(text))).toEqual([
       '+3',
       '-1',
       '1234567.5',

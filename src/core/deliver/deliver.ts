@@ -91,10 +91,12 @@ export function deliverItem(
     number,
     ref,
     body: deliverContent(item.body, view),
-    responses: item.responses.map(({ identifier, cardinality, baseType }) => ({
+    language: item.language ?? null,
+    responses: item.responses.map(({ identifier, cardinality, baseType, decimal }) => ({
       identifier,
       cardinality,
       baseType,
+      ...(decimal && { decimal }),
     })),
     stimuli: item.stimuli,
     materials: withoutTools(item.materials, toolsOff),
@@ -292,6 +294,7 @@ export function deliverTest(
   });
   return {
     title: test.title,
+    language: test.language,
     directions: directionsOf(test),
     timeLimit: timeLimitOf(test),
     parts,

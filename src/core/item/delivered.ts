@@ -10,6 +10,8 @@ export interface DeliveredItem {
   readonly number: number;
   /** Identifier of the item reference: what events and results call this question. */
   readonly ref: string;
+  /** What it is written in (BCP 47), where the item says so. */
+  readonly language: string | null;
   readonly body: Content;
   readonly responses: readonly ResponseShape[];
   readonly stimuli: readonly string[];
@@ -74,6 +76,8 @@ export interface Showing {
 }
 export interface DeliveredTest {
   readonly title: string;
+  /** What it is written in (BCP 47), where the test says so. */
+  readonly language: string | null;
   readonly directions: Content;
   /** Seconds for the whole test before any extra time; null = untimed. */
   readonly timeLimit: number | null;

@@ -1,6 +1,8 @@
 import type { Item, ResponseProcessing, Stimulus } from '../item/item';
 import { interactionsOf } from '../content/content';
+import type { ResponseDeclaration } from '../content/declarations';
 import { interactionOf } from '../interactions';
+import { decimalSignOf } from '../languages';
 import type { Reporter } from '../xml/problem';
 import { readCatalog } from './readCatalog';
 import { ContentReader, viewsOf } from './readContent';
@@ -24,6 +26,10 @@ export interface FileContext {
   /** An HTML page of the package, read like a passage; null (and reported) when it is not there or cannot be read. */
   page(href: string, line: number): { readonly path: string; readonly title: string } | null;
 }
+
+/** Whether what is typed may be a number: in a box of its own, or in a field of a record. */
+const takesNumbers = ({ baseType, cardinality }: ResponseDeclaration): boolean =>
+  baseType === 'float' || baseType === 'integer' || cardinality === 'record';
 
 const present = <T>(value: T | null): value is T => value !== null;
 
@@ -56,9 +62,12 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
     );
     return null;
   }
+  const language = root.attributes['xml:lang'] ?? null;
+  const typed = decimalSignOf(language) === ',' ? { decimal: ',' as const } : {};
   const responses = elementsOf(root, 'qti-response-declaration')
     .map((one) => readResponseDeclaration(one, report))
-    .filter(present);
+    .filter(present)
+    .map((one) => (takesNumbers(one) ? { ...one, ...typed } : one));
   const outcomes = elementsOf(root, 'qti-outcome-declaration')
     .map((one) => readOutcomeDeclaration(one, report))
     .filter(present);
@@ -95,7 +104,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
   const item: Item = {
     identifier,
     title: root.attributes.title ?? identifier,
-    language: root.attributes['xml:lang'] ?? null,
+    language,
     adaptive: booleanAttribute(root, 'adaptive', false),
     timeDependent: booleanAttribute(root, 'time-dependent', false),
     responses,

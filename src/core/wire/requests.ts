@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { LANGUAGES } from '../languages';
 import { chosenView } from '../needs';
 
 /** What a browser asks of the server besides saving; one schema each, for both ends. */
@@ -20,6 +21,9 @@ export const handInRequest = z.object({ device, reason: z.enum(['asked', 'time']
 
 /** What a student chose in My view; null = as it was set for them. */
 export const myViewRequest = z.object({ view: z.nullable(chosenView) });
+
+/** The language the interface is to speak from now on. */
+export const languageRequest = z.object({ language: z.enum(LANGUAGES) });
 
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;

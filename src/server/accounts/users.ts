@@ -1,4 +1,5 @@
 import { hash, verify } from '@node-rs/argon2';
+import { isLanguage, type Language } from '@/core/languages';
 import { NO_NEEDS, readNeeds, type AccessNeeds, type ChosenView } from '@/core/needs';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -10,6 +11,8 @@ export interface User {
   readonly displayName: string;
   readonly role: Role;
   readonly needs: AccessNeeds;
+  /** Chosen for the interface; null = none was. */
+  readonly language: Language | null;
 }
 interface UserRow {
   id: number;
@@ -20,6 +23,7 @@ interface UserRow {
   needs: string;
   /** What the student chose in My view, as JSON; null = nothing. */
   chosen_view: string | null;
+  language: string | null;
 }
 const needsIn = ({ needs, chosen_view: chosen }: Pick<UserRow, 'needs' | 'chosen_view'>): AccessNeeds =>
   readNeeds(JSON.parse(needs), chosen === null ? null : JSON.parse(chosen));
@@ -30,6 +34,7 @@ const toUser = (row: UserRow): User => ({
   displayName: row.display_name,
   role: row.role,
   needs: needsIn(row),
+  language: isLanguage(row.language) ? row.language : null,
 });
 
 const needsRow = (db: Db, userId: number) =>
@@ -53,6 +58,11 @@ export const setNeedsOf = (db: Db, userId: number): AccessNeeds => {
 /** Keeps what a student chose in My view; null goes back to what was set for them. */
 export function keepChosenView(db: Db, userId: number, view: ChosenView | null): void {
   prepared(db, 'UPDATE users SET chosen_view = ? WHERE id = ?').run(view && JSON.stringify(view), userId);
+}
+
+/** Keeps the language a person chose for the interface. */
+export function keepLanguage(db: Db, userId: number, language: Language): void {
+  prepared(db, 'UPDATE users SET language = ? WHERE id = ?').run(language, userId);
 }
 
 /** Adds a person, or gives an existing sign-in name new data. The password is kept as an argon2id hash only. */

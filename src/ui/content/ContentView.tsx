@@ -1,10 +1,13 @@
 'use client';
 
 import { own } from '@/core/own';
-import { createElement, Fragment, type ReactNode } from 'react';
+import { createContext, createElement, Fragment, useContext, useMemo, type ReactNode } from 'react';
 import type { Content, ContentNode } from '@/core/content/content';
 import type { InteractionModel } from '@/core/interactions/types';
+import { isSameLanguage } from '@/core/languages';
 import { Enlargeable } from '../kit/Enlargeable';
+import { useLanguage } from '../kit/Words';
+import styles from './content.module.css';
 
 /** How the places in content are filled: interactions, gaps, pictures. */
 export interface ContentSlots {
@@ -148,5 +151,49 @@ const drawAll = (content: Content, slots: ContentSlots): ReactNode[] =>
 
 /** Draws content read from a package. It holds only allowed elements, so it is drawn as it is. */
 export function ContentView({ content, slots }: { content: Content; slots: ContentSlots }) {
-  return <>{drawAll(content, slots)}</>;
+  const languages = useLanguages();
+  return <>{languages === null ? drawAll(content, slots) : drawForeign(content, slots, languages)}</>;
+}
+
+interface Languages {
+  /** What the content is written in. */
+  readonly content: string;
+  /** What the page speaks, and so do the controls inside the content. */
+  readonly page: string;
+}
+const ContentLanguage = createContext<string | null>(null);
+
+/** Says what language the contents inside are written in; null where they do not say. */
+export function WrittenIn({ language, children }: { language: string | null; children: ReactNode }) {
+  return <ContentLanguage value={language}>{children}</ContentLanguage>;
+}
+
+/** Null where the content is in the page's own language, so that nothing has to be said of it. */
+function useLanguages(): Languages | null {
+  const content = useContext(ContentLanguage);
+  const page = useLanguage();
+  return useMemo(
+    () => (content === null || isSameLanguage(content, page) ? null : { content, page }),
+    [content, page],
+  );
+}
+
+/** Content in another language than the page's: its words carry their language, the controls among them the page's. */
+function drawForeign(content: Content, slots: ContentSlots, { content: lang, page }: Languages): ReactNode {
+  const inPage = (model: InteractionModel) => (
+    <span lang={page} className={styles.asIs}>
+      {slots.interaction?.(model)}
+    </span>
+  );
+  const inside = { ...slots, interaction: slots.interaction && inPage };
+  return content.map((node, i) => {
+    if (node.kind === 'interaction') return draw(node, i, slots);
+    if (node.kind === 'element')
+      return draw({ ...node, attributes: { lang, ...node.attributes } }, i, inside);
+    return (
+      <span key={i} lang={lang} className={styles.asIs}>
+        {draw(node, i, inside)}
+      </span>
+    );
+  });
 }

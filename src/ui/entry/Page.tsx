@@ -11,6 +11,7 @@ import { Mark } from '../kit/Mark';
 import { Words } from '../kit/Words';
 import { forgetAllAttempts } from '../attempt/offline/forgetAll';
 import styles from './entry.module.css';
+import { LanguageSwitch } from './LanguageSwitch';
 import { post } from './post';
 
 const PLAIN: NeedsLook = { scheme: 'paper', own: null, inverted: false, magnification: 1, text: PLAIN_TEXT };
@@ -52,6 +53,7 @@ function Bar({ name }: { name?: string }) {
     <header className={styles.bar}>
       <Mark className={styles.mark} />
       <b className={styles.brand}>{t('name')}</b>
+      <LanguageSwitch />
       {name !== undefined && (
         <>
           <span className={styles.who}>{name}</span>

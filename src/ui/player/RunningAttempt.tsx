@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { useTranslations } from 'use-intl';
 import { Cover, MovedCover } from './Covers';
+import { WrittenIn } from '../content/ContentView';
 import { useOffline } from '../attempt/offline/useOffline';
 import { PlayerProvider } from '../attempt/PlayerContext';
 import { PlayerScreen } from './PlayerScreen';
@@ -52,7 +53,9 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   if (status.moved) return <MovedCover onTakeBack={onTakeBack} />;
   return (
     <PlayerProvider value={value}>
-      <PlayerScreen onHandedIn={handedIn} ready={ready} />
+      <WrittenIn language={test.language}>
+        <PlayerScreen onHandedIn={handedIn} ready={ready} />
+      </WrittenIn>
       <Spoken speech={speech} />
     </PlayerProvider>
   );

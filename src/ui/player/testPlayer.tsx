@@ -71,6 +71,7 @@ export function testPlayer(
 ): TestPlayer {
   const test: DeliveredTest = {
     title: 'Tides',
+    language: 'en',
     directions: [],
     timeLimit: null,
     parts: parts ?? [

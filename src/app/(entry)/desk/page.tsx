@@ -1,10 +1,10 @@
-import english from '@messages/en.json';
+import { titled } from '@/app/language';
 import { database } from '@/server/db/open';
 import { classOverview } from '@/server/results/results';
 import { Desk } from '@/ui/desk/Desk';
 import { pageUser } from '../../http';
 
-export const metadata = { title: english.desk.title };
+export const generateMetadata = titled((words) => words.desk.title);
 
 export default async function Page() {
   const user = await pageUser('teacher', 'proctor');

@@ -1,11 +1,11 @@
-import english from '@messages/en.json';
+import { currentWords, titled } from '@/app/language';
 import { setNeedsOf } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { pageUser } from '../../http';
 import { MyViewPage } from './MyViewPage';
 import { sampleTest } from './sample';
 
-export const metadata = { title: english.myView.title };
+export const generateMetadata = titled((words) => words.myView.title);
 
 export default async function Page() {
   const user = await pageUser('student');
@@ -14,7 +14,7 @@ export default async function Page() {
       name={user.displayName}
       needs={user.needs}
       set={setNeedsOf(database(), user.id)}
-      sample={sampleTest()}
+      sample={sampleTest(await currentWords())}
     />
   );
 }

@@ -1,4 +1,4 @@
-import english from '@messages/en.json';
+import type english from '@messages/en.json';
 import { deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
 import { readPackage, type PackageFiles } from '@/core/qti/package';
@@ -8,8 +8,8 @@ const QTI = 'xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0"';
 const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => `&#${sign.codePointAt(0) ?? 0};`);
 
 /** A passage and a question of every test’s kind, in the words of the interface: what My view is tried on. */
-export function sampleTest(): DeliveredTest {
-  const { title, passage, question, choices } = english.myView.sample;
+export function sampleTest({ myView }: typeof english): DeliveredTest {
+  const { title, passage, question, choices } = myView.sample;
   const files: Readonly<Record<string, string>> = {
     'imsmanifest.xml': `<manifest identifier="my-view"><resources>
       <resource identifier="t" type="imsqti_test_xmlv3p0" href="test.xml"/>

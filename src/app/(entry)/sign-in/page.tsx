@@ -1,7 +1,7 @@
-import english from '@messages/en.json';
+import { titled } from '@/app/language';
 import { SignIn } from '@/ui/entry/SignIn';
 
-export const metadata = { title: english.signIn.title };
+export const generateMetadata = titled((words) => words.signIn.title);
 
 export default function Page() {
   return <SignIn />;

@@ -1,10 +1,10 @@
-import english from '@messages/en.json';
+import { titled } from '@/app/language';
 import { database } from '@/server/db/open';
 import { assignedTests } from '@/server/delivery/assignments';
 import { MyTests } from '@/ui/entry/MyTests';
 import { pageUser } from '../../http';
 
-export const metadata = { title: english.tests.title };
+export const generateMetadata = titled((words) => words.tests.title);
 
 export default async function Page() {
   const user = await pageUser('student');

@@ -46,10 +46,18 @@ export const textEntry = defineKind<TextEntryModel>({
   progress(model, response, shape) {
     const text = responseTexts(response).join(' ').trim();
     if (text === '') return empty('boxEmpty', { count: 1 });
-    if (shape.baseType === 'float' && parseScalar(normaliseTypedNumber(text), 'float') === undefined) {
-      return partial(FRACTION.test(text) ? 'fraction' : 'notANumber');
+    if (
+      shape.baseType === 'float' &&
+      parseScalar(normaliseTypedNumber(text, shape.decimal), 'float') === undefined
+    ) {
+      return FRACTION.test(text)
+        ? partial('fraction', { example: shape.decimal === ',' ? '0,5' : '0.5' })
+        : partial('notANumber');
     }
-    if (shape.baseType === 'integer' && parseScalar(normaliseTypedNumber(text), 'integer') === undefined) {
+    if (
+      shape.baseType === 'integer' &&
+      parseScalar(normaliseTypedNumber(text, shape.decimal), 'integer') === undefined
+    ) {
       return partial('notAWholeNumber');
     }
     if (

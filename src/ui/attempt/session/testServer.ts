@@ -10,6 +10,7 @@ import { ServerRefusal, type Content, type Saved, type Transport, type WentOn } 
 export const CHECKED: DeliveredItem = {
   number: 1,
   ref: '',
+  language: null,
   body: [],
   responses: [],
   stimuli: [],
@@ -25,6 +26,7 @@ export const CHECKED: DeliveredItem = {
 export const CONTENT: Content = {
   test: {
     title: 'T',
+    language: null,
     directions: [],
     timeLimit: null,
     parts: [],

@@ -13,7 +13,9 @@ import styles from './textEntry.module.css';
 import { Press } from '../../kit/Button';
 
 /** A number that is only begun: no reason to say it is none yet. */
-const BEGUN = /^[-+−]?\.?$|^[-+−]?\d[\d,]*\.?$/;
+const BEGUN = /^[-+−]?[.,]?$|^[-+−]?\d[\d,]*\.?$/;
+/** Where a comma stands before the tenths: what could be taken for a thousand elsewhere. */
+const LIKE_A_THOUSAND = /^[-+−]?(\d{1,3}),\d{3}$/;
 
 /** A word or a number inside a line, with a mark to empty it and a kind word when it isn't a number. */
 export function TextEntryView({
@@ -41,7 +43,12 @@ export function TextEntryView({
   const notice =
     progress.state === 'partial' && !(numeric && BEGUN.test(draft.trim())) ? progress.missing : null;
 
-  const noticeWords = notice && missing('kind', { what: missing(notice.code as 'notANumber') });
+  const thousand = numeric && shape.decimal === ',' ? LIKE_A_THOUSAND.exec(draft.trim()) : null;
+  const noticeWords = notice
+    ? missing('kind', {
+        what: missing(notice.code as 'fraction', { ...notice.values }),
+      })
+    : thousand && missing('decimalComma', { text: draft.trim(), next: Number(thousand[1]) + 1 });
 
   /** Puts a key of the pad where the caret is, or takes the sign before it away. */
   const write = (key: string | null) => {
@@ -69,7 +76,7 @@ export function TextEntryView({
           readOnly={readOnly}
           placeholder={model.placeholder}
           aria-label={t('label', position)}
-          aria-describedby={notice ? noticeId : undefined}
+          aria-describedby={noticeWords ? noticeId : undefined}
           aria-invalid={notice ? true : undefined}
           onChange={(event) => change(event.target.value)}
           onBlur={settle}
@@ -99,7 +106,13 @@ export function TextEntryView({
           <PadIcon size="1.15em" aria-hidden="true" />
         </Press>
       )}
-      {pad && <NumberPad whole={shape.baseType === 'integer'} onKey={write} onDelete={() => write(null)} />}
+      {pad && (
+        <NumberPad
+          point={shape.baseType === 'integer' ? null : (shape.decimal ?? '.')}
+          onKey={write}
+          onDelete={() => write(null)}
+        />
+      )}
       <span id={noticeId}>{noticeWords && <span className={shared.notice}>{noticeWords}</span>}</span>
     </span>
   );

@@ -7,6 +7,7 @@ import { isClosed, itemOf, type Responses } from '@/core/attempt/state';
 import { isForwardOnly, type DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { givenResponses, isAnswered } from '@/core/item/progress';
+import { WrittenIn } from '../../content/ContentView';
 import { CheckDialog } from '../dialogs/CheckDialog';
 import { Dialog } from '../dialogs/Dialog';
 import { LessonDialog } from '../dialogs/LessonDialog';
@@ -115,8 +116,10 @@ export const QuestionSheet = memo(function QuestionSheet({
     >
       <div className={styles.question}>
         <Directions itemRef={item.ref} />
-        <ItemBody item={item} onCheck={checking.check} />
-        <Feedback item={item} />
+        <WrittenIn language={item.language ?? test.language}>
+          <ItemBody item={item} onCheck={checking.check} />
+          <Feedback item={item} />
+        </WrittenIn>
         {item.tries !== null && <CheckDialog item={item} checking={checking} />}
       </div>
     </Sheet>

@@ -33,6 +33,7 @@ export function warmUpItem({ type, lesson, task, asked }: WarmUpQuestion, number
   return {
     number,
     ref: refOf(type),
+    language: null,
     body: [
       ...block('p', [...text(asked === null ? task : `${task} `), ...answer]),
       ...(lesson.model.inline ? block('p', interaction) : interaction),
@@ -55,6 +56,7 @@ export function warmUpTest(title: string, questions: readonly WarmUpQuestion[]):
   const refs = items.map(({ ref }) => ref);
   return {
     title,
+    language: null,
     directions: [],
     timeLimit: null,
     parts: [

@@ -182,7 +182,7 @@ function Plane({ view, drawn, trace, onView }: PlaneProps) {
     ['down', ArrowDown, () => panned(view, 0, -0.25)],
   ] as const;
   return (
-    <div>
+    <div dir="ltr">
       <div className={styles.moves}>
         {moves.map(([name, Icon, go]) => (
           <Button key={name} small aria-label={t(name)} title={t(name)} onClick={() => onView(go())}>

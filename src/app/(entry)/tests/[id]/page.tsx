@@ -1,10 +1,10 @@
-import english from '@messages/en.json';
+import { titled } from '@/app/language';
 import { directionsOf } from '@/core/item/test';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
 import { assignedWithContent } from '../../../assigned';
 import { pageUser } from '../../../http';
 
-export const metadata = { title: english.before.title };
+export const generateMetadata = titled((words) => words.before.title);
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await pageUser('student');

@@ -1,11 +1,11 @@
-import english from '@messages/en.json';
+import { titled } from '@/app/language';
 import { redirect } from 'next/navigation';
 import { database } from '@/server/db/open';
 import { answersFor } from '@/server/results/results';
 import { AnswersPage } from './AnswersPage';
 import { orNotFound, pageUser } from '../../../http';
 
-export const metadata = { title: english.answers.title };
+export const generateMetadata = titled((words) => words.answers.title);
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await pageUser('student');

@@ -1,11 +1,11 @@
-import english from '@messages/en.json';
+import { titled } from '@/app/language';
 import { itemRefsOf } from '@/core/item/test';
 import { kindsIn } from '@/core/item/warmUp';
 import { assignedWithContent } from '../../../assigned';
 import { pageUser } from '../../../http';
 import { WarmUpPage } from './WarmUpPage';
 
-export const metadata = { title: english.warmUp.title };
+export const generateMetadata = titled((words) => words.warmUp.title);
 
 /** What kinds of question the test uses is all that is told of it here. */
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {

@@ -1,11 +1,11 @@
-import english from '@messages/en.json';
+import { titled } from '@/app/language';
 import { redirect } from 'next/navigation';
 import { database } from '@/server/db/open';
 import { resultFor } from '@/server/results/results';
 import { Score } from '@/ui/entry/Score';
 import { orNotFound, pageUser } from '../../../../http';
 
-export const metadata = { title: english.score.title };
+export const generateMetadata = titled((words) => words.score.title);
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await pageUser('student');
