@@ -6,7 +6,13 @@ import { maximumScore } from '../processing/score';
 import { withMates, type Content } from '../content/content';
 import { interactionOf } from '../interactions';
 import { cardId, deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
-import type { DeliveredItem, DeliveredPart, DeliveredTest, Showing } from '../item/delivered';
+import type {
+  DeliveredItem,
+  DeliveredPart,
+  DeliveredStimulus,
+  DeliveredTest,
+  Showing,
+} from '../item/delivered';
 import type { Item, Stimulus } from '../item/item';
 import { seededRandom } from '../content/random';
 import type { Form, FormQuestion } from '../sitting/form';
@@ -220,7 +226,7 @@ export function deliverTest(
 ): DeliveredTest {
   const plain: ContentView = { random: () => 0, variables: new Map(), feedback: false };
   const delivered: [string, DeliveredItem][] = [];
-  const used = new Map<string, { title: string; body: Content }>();
+  const used = new Map<string, DeliveredStimulus>();
   const found = new Set<string>();
   const cards = new Map<string, Catalog>();
   const sources = new Map(itemRefsOf(test).map((ref) => [ref.identifier, ref]));
@@ -249,6 +255,7 @@ export function deliverTest(
       cards.set(identifier, shown);
       used.set(identifier, {
         title: stimulus.title,
+        language: stimulus.language ?? null,
         body: deliverContent(stimulus.body, view),
       });
       assetsIn(stimulus.body, found);

@@ -74,6 +74,13 @@ export interface Showing {
   readonly parts: readonly { readonly status: PartStatus; readonly count: number }[];
   readonly clocks: readonly DeliveredClock[];
 }
+/** A passage, or a page to be consulted. */
+export interface DeliveredStimulus {
+  readonly title: string;
+  /** What it is written in (BCP 47), where it says so. */
+  readonly language: string | null;
+  readonly body: Content;
+}
 export interface DeliveredTest {
   readonly title: string;
   /** What it is written in (BCP 47), where the test says so. */
@@ -86,7 +93,7 @@ export interface DeliveredTest {
   readonly count: number;
   readonly clocks: readonly DeliveredClock[];
   readonly items: Readonly<Record<string, DeliveredItem>>;
-  readonly stimuli: Readonly<Record<string, { readonly title: string; readonly body: Content }>>;
+  readonly stimuli: Readonly<Record<string, DeliveredStimulus>>;
   /** Package paths of every picture, sound and file shown. */
   readonly assets: readonly string[];
 }

@@ -58,6 +58,8 @@ export type ResponseProcessing =
 export interface Stimulus {
   readonly identifier: string;
   readonly title: string;
+  /** What it is written in (BCP 47), where it says so. */
+  readonly language: string | null;
   readonly body: Content;
   readonly catalog: Catalog;
 }

@@ -190,3 +190,18 @@ test('context variables say what their declaration says; what the surroundings d
   expect(toJson(outcomes.SCORE ?? null)).toBe(12);
   expect(toJson(outcomes.NAMELESS ?? null)).toBe(true);
 });
+
+test('a number is read as the language of its item writes it', () => {
+  const inside = `<qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="float">${values('3.5')}</qti-response-declaration>${SCORE}
+    <qti-item-body><p><qti-text-entry-interaction response-identifier="RESPONSE"/></p></qti-item-body>${template('match_correct')}`;
+  const score = (response: string, language: string) => {
+    const { item } = itemFrom(inside, language);
+    const { outcomes, progress } = scoreItem(item, { RESPONSE: response });
+    return [toJson(outcomes.SCORE ?? null), progress];
+  };
+  expect(score('3,5', 'xml:lang="es"')).toEqual([1, 'complete']);
+  expect(score('3.5', 'xml:lang="es"')).toEqual([1, 'complete']);
+  expect(score('3,5', 'xml:lang="en"')).toEqual([0, 'partial']);
+  expect(score('3,5', '')).toEqual([0, 'partial']);
+  expect(score('3.5', 'xml:lang="en"')).toEqual([1, 'complete']);
+});

@@ -158,7 +158,8 @@ class PackageReader {
         shapes: new Map(),
         asset: (href, line) => context.asset(href, line),
       });
-      const page = { identifier, title, body: reader.children(root), catalog: {} };
+      const language = root.attributes.lang ?? null;
+      const page = { identifier, title, language, body: reader.children(root), catalog: {} };
       this.stimuli.set(identifier, page);
       this.assets.add(path);
       return page;

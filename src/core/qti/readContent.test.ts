@@ -23,6 +23,10 @@ const html = (content: Content): string =>
 describe('what is kept and what is not', () => {
   test.each([
     // Kept as it is.
+    ['<p xml:lang="fr">a</p>', '<p lang="fr">a</p>', []],
+    ['<p lang="de" xml:lang="fr">a</p>', '<p lang="de">a</p>', []],
+    // What nobody here knows is named, whatever its prefix.
+    ['<p xmlns:e="http://example.org" e:type="x">a</p>', '<p>a</p>', ['attribute-set-aside']],
     ['<p class="x" dir="rtl">a<em>b</em></p>', '<p class="x" dir="rtl">a<em>b</em></p>', []],
     [
       '<table><tbody><tr><th scope="row">a</th><td colspan="2">b</td></tr></tbody></table>',
@@ -144,4 +148,22 @@ describe('content that depends on values', () => {
   ])('feedback %s', (_when, inside, outcomes, showFeedback, expected) => {
     expect(shown(inside, outcomes, showFeedback)).toBe(expected);
   });
+});
+
+test('what one of the standard’s own elements says of its language is said of what stands in it', () => {
+  const { item } = itemFrom(
+    `<qti-response-declaration identifier="R" cardinality="single" base-type="identifier"/><qti-item-body>
+      <qti-choice-interaction response-identifier="R" max-choices="1"><qti-prompt xml:lang="en">Which word is “sea”?</qti-prompt>
+        <qti-simple-choice identifier="A" xml:lang="fr">la mer <em>bleue</em></qti-simple-choice><qti-simple-choice identifier="B">die See</qti-simple-choice>
+      </qti-choice-interaction></qti-item-body>`,
+    'xml:lang="de"',
+  );
+  expect(item.language).toBe('de');
+  const [interaction] = item.body.flatMap((node) => (node.kind === 'interaction' ? [node.interaction] : []));
+  if (interaction?.type !== 'choice') throw new Error('it is a choice');
+  expect(html(interaction.prompt)).toBe('<span lang="en">Which word is “sea”?</span>');
+  expect(interaction.choices.map(({ content }) => html(content))).toEqual([
+    '<span lang="fr">la mer </span><em lang="fr">bleue</em>',
+    'die See',
+  ]);
 });

@@ -22,13 +22,29 @@ type InteractionNode = Extract<ContentNode, { kind: 'interaction' }>;
 export const viewsOf = ({ attributes }: XmlElement): string[] =>
   (attributes.view ?? 'candidate').split(/\s+/).filter(Boolean);
 
+/** What stands in a language other than what is around it: an element says so itself, words need one that does. */
+function spokenIn(language: string, node: ContentNode): ContentNode {
+  if (node.kind === 'element') return { ...node, attributes: { lang: language, ...node.attributes } };
+  if (node.kind === 'text' && node.text.trim() !== '')
+    return {
+      kind: 'element',
+      name: 'span',
+      namespace: 'html',
+      attributes: { lang: language },
+      children: [node],
+    };
+  return node;
+}
+
 /** Reads XHTML, SVG, MathML and interactions into content, by allow-list. */
 export class ContentReader {
   constructor(private readonly settings: ContentSettings) {}
 
-  /** The children of an element, as content. */
+  /** The children of an element, as content; those of one of the standard's own that is in a language of its own say so. */
   children(element: XmlElement): Content {
-    return element.children.flatMap((child) => this.node(child));
+    const content = element.children.flatMap((child) => this.node(child));
+    const language = element.name.startsWith('qti-') ? element.attributes['xml:lang'] : undefined;
+    return language === undefined ? content : content.map((node) => spokenIn(language, node));
   }
 
   private node(node: XmlNode): ContentNode[] {
@@ -65,10 +81,11 @@ export class ContentReader {
     for (const [attribute, value] of Object.entries(element.attributes)) {
       if (attributes.has(attribute) && !(attribute !== 'src' && allowed.isUnsafeValue(value)))
         kept[attribute] = value;
+      else if (attribute === 'xml:lang') kept.lang ??= value;
       else if (namespace === 'svg' && attribute === 'style') Object.assign(kept, svgStyle(value));
       else if (/^on/.test(attribute))
         report.warn('script-set-aside', element.line, `the script in ${attribute} is not run`);
-      else if (!attribute.startsWith('data-') && !attribute.includes(':')) {
+      else if (!/^(data-|xmlns|xml:space$)/.test(attribute)) {
         report.warn(
           'attribute-set-aside',
           element.line,

@@ -236,6 +236,7 @@ export function readStimulus(root: XmlElement, context: FileContext): Stimulus |
   return {
     identifier,
     title: root.attributes.title ?? identifier,
+    language: root.attributes['xml:lang'] ?? null,
     body: reader.children(body),
     catalog: readCatalog(root, reader, report, (href, line) => context.asset(href, line)),
   };

@@ -4,7 +4,8 @@ import userEvent from '@testing-library/user-event';
 import { IntlProvider } from 'use-intl';
 import type { Content } from '@/core/content/content';
 import { itemFrom } from '@/core/qti/testItem';
-import { ContentView, type ContentSlots } from './ContentView';
+import { Speaking } from '../kit/Words';
+import { ContentView, WrittenIn, type ContentSlots } from './ContentView';
 
 const read = (inside: string): Content => itemFrom(`<qti-item-body>${inside}</qti-item-body>`).item.body;
 const show = (content: Content, slots: Partial<ContentSlots> = {}) =>
@@ -96,4 +97,43 @@ test('a picture is enlarged and brought back by keys; meanwhile nothing else can
 test('pictures inside what is pressed bear no button', () => {
   show(read('<p><img src="map.svg" alt="map"/></p>'));
   expect(screen.queryByRole('button')).toBeNull();
+});
+
+describe('content in another language than the page', () => {
+  const { body } = itemFrom(
+    `<qti-response-declaration identifier="R" cardinality="single" base-type="string"/><qti-item-body>Words of <p xml:lang="fr">la mer</p><p>the sea <qti-text-entry-interaction response-identifier="R"/></p></qti-item-body>`,
+  ).item;
+  const inEnglish = (language: string | null, page: 'en' | 'es') =>
+    render(
+      <Speaking language={page}>
+        <WrittenIn language={language}>
+          <ContentView
+            content={body}
+            slots={{ assetUrl: (path) => path, interaction: () => <button type="button">Vaciar</button> }}
+          />
+        </WrittenIn>
+      </Speaking>,
+    );
+  const spoken = (words: string | RegExp) => screen.getByText(words).closest('[lang]')?.getAttribute('lang');
+
+  test('says its own, words without an element too; what says another keeps it; controls inside speak the page’s', () => {
+    inEnglish('en-US', 'es');
+    expect(spoken('Words of')).toBe('en-US');
+    expect(spoken(/the sea/)).toBe('en-US');
+    expect(spoken('la mer')).toBe('fr');
+    expect(spoken('Vaciar')).toBe('es');
+  });
+
+  test('says nothing where it is the page’s, or is not known', () => {
+    for (const [language, page] of [
+      ['en-GB', 'en'],
+      [null, 'es'],
+    ] as const) {
+      const { container, unmount } = inEnglish(language, page);
+      expect([...container.querySelectorAll('[lang]')].map((one) => one.getAttribute('lang'))).toEqual([
+        'fr',
+      ]);
+      unmount();
+    }
+  });
 });

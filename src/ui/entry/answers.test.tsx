@@ -6,6 +6,8 @@ import { NO_NEEDS } from '@/core/needs';
 import { delivered } from '../player/testPlayer';
 import { Answers } from './Answers';
 
+jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined }) }));
+
 const question = (number: number, asked: string, chosen: string | null) => ({
   number,
   verdict: 'wrong' as const,

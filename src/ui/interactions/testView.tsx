@@ -42,16 +42,19 @@ interface Options {
   readonly readOnly?: boolean;
   /** Further response declarations, for those drawn inside the first. */
   readonly others?: string;
+  /** What the item says of itself, e.g. its language. */
+  readonly attributes?: string;
 }
 
 /** Reads an interaction from QTI and shows it; answers go in and come out as in the player. */
 export async function show(
   declaration: string,
   body: string,
-  { answer: start = null, readOnly = false, others = '' }: Options = {},
+  { answer: start = null, readOnly = false, others = '', attributes = '' }: Options = {},
 ): Promise<Shown> {
   const { item, problems } = itemFrom(
     `<qti-response-declaration identifier="R" ${declaration}/>${others}<qti-item-body>${body}</qti-item-body>`,
+    attributes,
   );
   const models = interactionsOf(item.body);
   const [first] = models;

@@ -54,6 +54,24 @@ describe('a box for a number', () => {
     await user.click(button('Empty this box'));
     await given(shown, null);
   });
+  test('has a comma where the item’s language writes one, and says what could be taken for a thousand elsewhere', async () => {
+    const shown = await show(
+      SINGLE('float'),
+      '<p><qti-text-entry-interaction response-identifier="R"/></p>',
+      { attributes: 'xml:lang="es"' },
+    );
+    await user.click(button('Number keypad'));
+    for (const key of ['3', 'decimal point', '5']) await user.click(button(key));
+    await given(shown, '3,5');
+    expect(screen.queryByText(/not a number/)).toBeNull();
+    await user.type(screen.getByRole('textbox'), '00');
+    await given(shown, '3,500');
+    expect(screen.getByText('The comma stands before the tenths here: 3,500 is less than 4.')).toBeTruthy();
+    await user.clear(screen.getByRole('textbox'));
+    await user.type(screen.getByRole('textbox'), '1/2');
+    await given(shown, '1/2');
+    expect(screen.getByText(/this box takes a decimal, like 0,5/)).toBeTruthy();
+  });
   test('has no decimal point where a whole number is wanted', async () => {
     await box('integer');
     await user.click(button('Number keypad'));

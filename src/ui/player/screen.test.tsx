@@ -20,6 +20,7 @@ const later = (ms: number) => act(() => new Promise((resolve) => setTimeout(reso
 const PASSAGE = {
   light: {
     title: 'The short light',
+    language: null,
     body: [{ kind: 'text', text: 'It blinked twice.' }],
   },
 } as const;

@@ -106,6 +106,7 @@ export function PlaneStage({ model, plane, readOnly, announce }: Props) {
       <div
         ref={stageRef}
         className={styles.stage}
+        dir="ltr"
         style={{ width: geometry.width, height: geometry.height }}
         role="application"
         aria-roledescription={t('plane')}

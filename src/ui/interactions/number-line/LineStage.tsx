@@ -22,6 +22,7 @@ export function LineStage({ line, onPress, marks, children }: Props) {
     <div
       ref={ref}
       className={styles.line}
+      dir="ltr"
       style={{ height: geometry.height }}
       role="group"
       aria-label={line.axisWords}

@@ -4,6 +4,7 @@ import { own } from '@/core/own';
 import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { numberRanges } from '@/core/attempt/numbers';
+import { WrittenIn } from '../../content/ContentView';
 import { PassageText } from '../../content/PassageText';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
@@ -53,7 +54,9 @@ export const PassageSheet = memo(function PassageSheet({
         </header>
       }
     >
-      <PassageText body={stimulus.body} slots={{ assetUrl, enlarge: true }} />
+      <WrittenIn language={stimulus.language ?? test.language}>
+        <PassageText body={stimulus.body} slots={{ assetUrl, enlarge: true }} />
+      </WrittenIn>
     </Sheet>
   );
 });

@@ -87,6 +87,7 @@ export function Stage({
       <div className={places.length > 0 ? styles.scroll : undefined}>
         <div
           className={styles.stage}
+          dir="ltr"
           style={{
             maxWidth: `${size.width / 16}rem`,
             minWidth: leastWidth(size, places),
