@@ -1,9 +1,18 @@
-// npm run test:e2e -- name: browser tests against the production build; builds first when sources changed.
+// npm run test:e2e -- name: browser tests against the production build; builds first when sources changed. npm run screenshots and
+// npm run faults are the same with another configuration.
 import { ensureBuild, ensureChromium, node } from './setup.mjs';
 
-const names = process.argv.slice(2).filter((one) => one !== '--screenshots');
+const OTHERS = {
+  '--screenshots': 'playwright.screenshots.config.ts',
+  '--faults': 'playwright.faults.config.ts',
+};
+const given = process.argv.slice(2);
+const other = given.find((one) => one in OTHERS);
 ensureChromium();
 ensureBuild();
-if (process.argv.includes('--screenshots'))
-  node(['node_modules/@playwright/test/cli.js', 'test', '--config', 'playwright.screenshots.config.ts']);
-else node(['node_modules/@playwright/test/cli.js', 'test', ...names]);
+node([
+  'node_modules/@playwright/test/cli.js',
+  'test',
+  ...(other ? ['--config', OTHERS[other]] : []),
+  ...given.filter((one) => one !== other),
+]);

@@ -7,6 +7,7 @@ import {
   lookOver,
   picturesShown,
   linkTo,
+  signIn,
   signInByHand,
   startTest,
   test,
@@ -34,7 +35,8 @@ test('every question passes axe in every scheme', async ({ page, app }) => {
 for (const { id: scheme } of LOOKS) {
   test(`getting in, tools, dialogs and the score pass axe in ${scheme}`, async ({ page, app }) => {
     app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
-    await signInByHand(page, app, 'wren');
+    await signIn(page, app, 'wren');
+    await page.goto(`${app.url}/tests`);
     await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
     // As it comes, before any script has run.
     const sent = await (await page.request.get(`${app.url}/tests`)).text();

@@ -8,11 +8,22 @@ const CONTROLS =
 /** Where the walk would leave its question, or wait for a file. */
 const LEADS_AWAY = /^(Back|Next|Look over|Answers)/;
 
-const nameOf = (control: Locator) =>
-  control.evaluate(
-    (one) =>
-      `${one.getAttribute('aria-label') ?? one.getAttribute('title') ?? one.textContent} <${one.tagName.toLowerCase()} ${one.getAttribute('type') ?? ''}>`,
+const namesOf = (controls: Locator) =>
+  controls.evaluateAll((all) =>
+    all.map(
+      (one) =>
+        `${one.getAttribute('aria-label') ?? one.getAttribute('title') ?? one.textContent} <${one.tagName.toLowerCase()} ${one.getAttribute('type') ?? ''}>`,
+    ),
   );
+const nameOf = async (control: Locator) => (await namesOf(control))[0] ?? '';
+/** Of controls that differ by a number only, one stands for all. */
+const sortOf = (name: string) => name.replace(/\d+/g, '#');
+/** What stands over every question alike: pressed at the first few. */
+const EVERYWHERE = /^(How to answer|Flag|Undo|Redo|Start this question over|Enlarge)/;
+const FIRST_FEW = 6;
+/** Controls of one question that are pressed. */
+const MOST = 16;
+
 /**
  * Whether something has the focus, once what the press set going has come to rest. Asked again and again from here: a page that has
  * nothing to draw may not come to its next frame for long.
@@ -58,13 +69,19 @@ test('whatever is pressed in any of the questions, the focus is on something aft
     await goTo(page, question);
     const controls = page.locator('[data-sheet=question]').locator(CONTROLS);
     const done = new Set<string>();
-    for (let i = 0; i < (await controls.count()) && done.size < 16; i += 1) {
+    while (done.size < MOST) {
+      const names = await namesOf(controls);
+      const i = names.findIndex(
+        (one) =>
+          !LEADS_AWAY.test(one) &&
+          !(question > FIRST_FEW && EVERYWHERE.test(one)) &&
+          !one.includes(' file>') &&
+          !done.has(sortOf(one)),
+      );
+      const name = names[i];
+      if (name === undefined) break;
+      done.add(sortOf(name));
       const control = controls.nth(i);
-      const name = await nameOf(control).catch(() => null);
-      // Of controls that differ by a number only, one stands for all.
-      const sort = name?.replace(/\d+/g, '#') ?? '';
-      if (name === null || LEADS_AWAY.test(name) || name.includes(' file>') || done.has(sort)) continue;
-      done.add(sort);
       if (!(await press(page, control).catch(() => false))) continue;
       pressed += 1;
       const dialog = page.getByRole('dialog');
@@ -79,7 +96,7 @@ test('whatever is pressed in any of the questions, the focus is on something aft
   }
   expect(lost).toEqual([]);
   // The walk really went through the questions.
-  expect(pressed).toBeGreaterThan(QUESTIONS * 4);
+  expect(pressed).toBeGreaterThan(QUESTIONS * 3);
 });
 
 test('closing a dialog gives the focus back to what opened it, by Escape, by its cross and by its last button', async ({

@@ -95,6 +95,7 @@ test('a test in another language than the page: its words carry theirs, the cont
   expect(await spoken('The last boat to Outer Skerry')).toBe('en');
   expect(await spoken('It is a habit that makes')).toBe('en');
   expect(await spoken('Siguiente')).toBe('es');
+  expect(await spoken('Skerry Sound Spring Benchmark')).toBe('en');
   await expectAccessibleInEveryScheme(page, 'a question in Spanish');
   await page.getByRole('radio', { name: /It is a habit/ }).check();
   await expect(page.locator('[data-save=saved]')).toBeVisible();

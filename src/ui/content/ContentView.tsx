@@ -178,6 +178,11 @@ function useLanguages(): Languages | null {
   );
 }
 
+/** A title of the content: it says its language where that is not the page's own. */
+export const ContentTitle = ({ children }: { children: string }) => (
+  <span lang={useLanguages()?.content}>{children}</span>
+);
+
 /** Content in another language than the page's: its words carry their language, the controls among them the page's. */
 function drawForeign(content: Content, slots: ContentSlots, { content: lang, page }: Languages): ReactNode {
   const inPage = (model: InteractionModel) => (

@@ -182,6 +182,22 @@ describe('what a computer keeps', () => {
     }
   });
 
+  test('stays where another page of this computer has put its own', async () => {
+    const server = new FakeServer();
+    const { session, keeping } = page(server);
+    await settle();
+    const second = await again(keeping, server);
+    await settle();
+    server.moved = true;
+    session.dispatch(answer('A'));
+    await session.flush();
+    await settle();
+    expect(session.getStatus().moved).toBe(true);
+    expect((await keeping.places.kept())?.place.device).toBe(second.name);
+    session.close();
+    second.close();
+  });
+
   test('is given up for everybody at once', async () => {
     const server = new FakeServer();
     const [one, two] = [page(server), page(server)];
@@ -204,6 +220,7 @@ describe('what a computer keeps', () => {
     await settle();
     expect((await keeping.journal.kept()).size).toBe(0);
     expect(await keeping.places.kept()).toBeNull();
+    expect(session.getStatus().placed).toBe(false);
     session.close();
   });
 });

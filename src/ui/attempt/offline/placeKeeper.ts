@@ -20,12 +20,16 @@ export class PlaceKeeper {
   private keptContent: Content | null = null;
   private ended = false;
 
-  /** @param standing where the page stands; null while what it shows does not go with it */
+  /**
+   * @param standing where the page stands; null while what it shows does not go with it
+   * @param tell whether the computer keeps it
+   */
   constructor(
     private readonly places: Places,
     private readonly journal: Journal,
     private readonly timers: Timers,
     private readonly standing: () => Standing | null,
+    private readonly tell: (kept: boolean) => void,
   ) {}
 
   /** Keeps it soon. */
@@ -45,8 +49,10 @@ export class PlaceKeeper {
     try {
       await this.places.keep(place, changed ? content : undefined);
       this.keptContent = content;
+      this.tell(true);
     } catch {
-      await this.places.forget().catch(() => undefined);
+      this.tell(false);
+      await this.places.forget(place.device).catch(() => undefined);
       this.keptContent = null;
     }
     await this.journal.forget(place.device, place.acknowledged).catch(() => undefined);
@@ -55,7 +61,7 @@ export class PlaceKeeper {
   /** The attempt is over, or is somewhere else: nothing is to be found here, but for what the server does not have. */
   async forget(device: string, acknowledged: number): Promise<void> {
     this.end();
-    await this.places.forget().catch(() => undefined);
+    await this.places.forget(device).catch(() => undefined);
     await this.journal.forget(device, acknowledged).catch(() => undefined);
   }
 

@@ -30,8 +30,11 @@ export interface Places {
   keep(place: Place, content?: Content): Promise<void>;
   /** null where nothing was kept, or by a version of the app that kept it otherwise. */
   kept(): Promise<Kept | null>;
-  /** Forgets it, and what its page is made of. */
-  forget(): Promise<void>;
+  /**
+   * Forgets it, and what its page is made of.
+   * @param device only where it is this page's: another page on this computer may have put its own there since
+   */
+  forget(device?: string): Promise<void>;
 }
 
 /** Counts on when a place or a state gets another shape: what an older page kept is then not opened. */
@@ -70,8 +73,10 @@ export function openPlaces(attempt: string): Places {
       ]);
       return found?.shape === SHAPE && content ? { place: found.place, content } : null;
     },
-    async forget() {
+    async forget(device) {
       const transaction = (await database()).transaction(STORES, 'readwrite');
+      const kept = await transaction.objectStore('places').get(attempt);
+      if (device !== undefined && kept && kept.place.device !== device) return;
       for (const store of STORES) void transaction.objectStore(store).delete(attempt);
       await Promise.all([transaction.done, forgetFiles(attempt)]);
     },

@@ -7,7 +7,7 @@ import { forgetFiles, keepFiles, rememberLoaded, startWorker } from './files';
  * Makes an attempt's page one that can be loaded again without network.
  * @param pictures addresses of the files of its test
  * @param ready whether the code that later questions need is here
- * @param over whether the attempt is over, or somewhere else: then nothing of it stays
+ * @param over whether the attempt is over: then nothing of it stays
  * @returns whether it can
  */
 export function useOffline(

@@ -27,6 +27,8 @@ export interface SessionStatus {
   readonly over: boolean;
   /** The person is no longer signed in: answers stay here until they are. */
   readonly signedOut: boolean;
+  /** This computer keeps where the page stands, so that it can be opened again without network. */
+  readonly placed: boolean;
 }
 
 const SEND_AFTER_MS = 350;
@@ -60,7 +62,13 @@ export class AttemptSession {
   private readonly opened: AttemptState;
   private lastAt = 0;
   private delivered: DeliveredTest;
-  private status: SessionStatus = { save: 'saved', moved: false, over: false, signedOut: false };
+  private status: SessionStatus = {
+    save: 'saved',
+    moved: false,
+    over: false,
+    signedOut: false,
+    placed: false,
+  };
   private cursor: number;
   private outbox: Outbox;
   private readonly journal: Journal;
@@ -93,7 +101,13 @@ export class AttemptSession {
     this.cursor = start.cursor;
     this.outbox = start.outbox ?? new Outbox();
     this.journal = journal;
-    this.keeper = new PlaceKeeper(places, journal, timers, () => this.standing());
+    this.keeper = new PlaceKeeper(
+      places,
+      journal,
+      timers,
+      () => this.standing(),
+      (placed) => this.setPlaced(placed),
+    );
     if (start.outbox) {
       // Opened without the server: so it is said, and it is asked for at once.
       this.failures = 1;
@@ -353,6 +367,12 @@ export class AttemptSession {
     await this.journal.append(events);
     await this.keeper.now();
     await this.journal.forget(before, Infinity);
+  }
+
+  private setPlaced(placed: boolean): void {
+    if (this.status.placed === placed) return;
+    this.status = { ...this.status, placed };
+    this.notify();
   }
 
   private setJournalFailed(failed: boolean): void {

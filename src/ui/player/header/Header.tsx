@@ -7,6 +7,7 @@ import { partOf, partsOf, type DeliveredTest } from '@/core/item/delivered';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
+import { ContentTitle } from '../../content/ContentView';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 import { SaveSign } from './SaveSign';
@@ -42,7 +43,9 @@ export const Header = memo(function Header() {
   const narrow = layout === 'narrow';
   const title = (
     <div className={styles.title}>
-      <h1>{test.title}</h1>
+      <h1>
+        <ContentTitle>{test.title}</ContentTitle>
+      </h1>
       <p>{section ? t('about', { section, name: studentName }) : studentName}</p>
     </div>
   );

@@ -4,7 +4,7 @@ import { own } from '@/core/own';
 import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { numberRanges } from '@/core/attempt/numbers';
-import { WrittenIn } from '../../content/ContentView';
+import { ContentTitle, WrittenIn } from '../../content/ContentView';
 import { PassageText } from '../../content/PassageText';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
@@ -29,6 +29,7 @@ export const PassageSheet = memo(function PassageSheet({
   const contentRef = useRef<HTMLDivElement>(null);
   const stimulus = own(test.stimuli, stimulusId);
   if (!stimulus) return null;
+  const language = stimulus.language ?? test.language;
   const numbers = Object.values(test.items).flatMap(({ number, stimuli }) =>
     stimuli.includes(stimulusId) ? [number] : [],
   );
@@ -44,7 +45,9 @@ export const PassageSheet = memo(function PassageSheet({
         <header className={styles.head}>
           <div className={styles.headLine}>
             <h2 tabIndex={-1} title={stimulus.title}>
-              {stimulus.title}
+              <WrittenIn language={language}>
+                <ContentTitle>{stimulus.title}</ContentTitle>
+              </WrittenIn>
             </h2>
             <span className={styles.about}>
               {t('questions', { count: numbers.length, numbers: numberRanges(numbers) })}
@@ -54,7 +57,7 @@ export const PassageSheet = memo(function PassageSheet({
         </header>
       }
     >
-      <WrittenIn language={stimulus.language ?? test.language}>
+      <WrittenIn language={language}>
         <PassageText body={stimulus.body} slots={{ assetUrl, enlarge: true }} />
       </WrittenIn>
     </Sheet>
