@@ -7,7 +7,7 @@ const OTHERS = {
   '--faults': 'playwright.faults.config.ts',
 };
 const given = process.argv.slice(2);
-const other = given.find((one) => one in OTHERS);
+const other = given.find((one) => Object.hasOwn(OTHERS, one));
 ensureChromium();
 ensureBuild();
 node([

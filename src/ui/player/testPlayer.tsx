@@ -108,7 +108,8 @@ export function testPlayer(
     },
     { test, student: { displayName: 'Wren Halloran', needs: NO_NEEDS } },
     new ServerClock(1_000_000, () => 0),
-    { journal, places: NO_PLACES },
+    // Never told that it is kept: nothing changes by itself while a test looks on.
+    { journal, places: { ...NO_PLACES, keep: () => new Promise<void>(() => undefined) } },
     { ...transport, ...server },
     { set: () => null, clear: () => undefined },
   );
