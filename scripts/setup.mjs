@@ -36,14 +36,25 @@ const digest = (texts) => {
 };
 const unchanged = (stamp, value) => existsSync(stamp) && readFileSync(stamp, 'utf8') === value;
 
-/** Installs what package-lock.json names, once. */
+const DEPENDENCIES = 'node_modules/.able-stamp';
+const wantedDependencies = () => digest([readFileSync('package-lock.json'), process.version]);
+
+/** Fetches what package-lock.json names, once, and says whether it did: then what is compiled here still has to be (`COMPILE`). */
+export function fetchDependencies() {
+  if (unchanged(DEPENDENCIES, wantedDependencies())) return false;
+  say('fetching dependencies');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts']);
+  return true;
+}
+export const COMPILE = ['npm', ['rebuild']];
+export const dependenciesAreReady = () => writeFileSync(DEPENDENCIES, wantedDependencies());
+
+/** Fetches and compiles the dependencies, once. */
 export function ensureDependencies() {
-  const stamp = 'node_modules/.able-stamp';
-  const wanted = digest([readFileSync('package-lock.json'), process.version]);
-  if (unchanged(stamp, wanted)) return;
-  say('installing dependencies (better-sqlite3 is compiled: two to four minutes)');
-  run('npm', ['ci', '--no-audit', '--no-fund']);
-  writeFileSync(stamp, wanted);
+  if (!fetchDependencies()) return;
+  say('compiling better-sqlite3 (two to four minutes)');
+  run(...COMPILE);
+  dependenciesAreReady();
 }
 
 function filesBelow(folder) {

@@ -1,22 +1,30 @@
 // npm test: everything, from a clean clone. Says what it does while it does it, and ends with the counts.
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
-import { ensureBuild, ensureChromium, ensureDependencies, say } from './setup.mjs';
+import {
+  COMPILE,
+  dependenciesAreReady,
+  ensureBuild,
+  ensureChromium,
+  fetchDependencies,
+  say,
+} from './setup.mjs';
 
-ensureDependencies();
+const fetched = fetchDependencies();
+const program = (name, file, args) => [name, process.execPath, [`node_modules/${file}`, ...args]];
 const CHECKS = [
-  ['lint', 'node_modules/eslint/bin/eslint.js', ['.']],
-  ['types', 'node_modules/typescript/bin/tsc', ['--noEmit']],
-  ['format', 'node_modules/prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']],
-  [
-    'import rules',
-    'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
-    ['--config', '.dependency-cruiser.cjs', 'src'],
-  ],
-  ['lint of style sheets', 'node_modules/stylelint/bin/stylelint.mjs', ['src/**/*.css']],
+  program('lint', 'eslint/bin/eslint.js', ['.']),
+  program('types', 'typescript/bin/tsc', ['--noEmit']),
+  program('format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']),
+  program('import rules', 'dependency-cruiser/bin/dependency-cruise.mjs', [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'src',
+  ]),
+  program('lint of style sheets', 'stylelint/bin/stylelint.mjs', ['src/**/*.css']),
 ];
-const UNIT_TESTS = ['unit tests', 'node_modules/jest/bin/jest.js', ['--silent', '--maxWorkers=100%']];
-const BROWSER_TESTS = ['browser tests', 'node_modules/@playwright/test/cli.js', ['test']];
+const UNIT_TESTS = program('unit tests', 'jest/bin/jest.js', ['--silent', '--maxWorkers=100%']);
+const BROWSER_TESTS = program('browser tests', '@playwright/test/cli.js', ['test']);
 
 const counts = { passed: 0, failed: 0 };
 const failedSteps = [];
@@ -38,10 +46,10 @@ function count(output) {
 }
 
 /** Runs a step. What it says is shown at once where it runs alone, else when it has ended: steps side by side do not mix theirs. */
-async function take([name, program, args], { alone = false } = {}) {
+async function take([name, command, args], { alone = false } = {}) {
   say(name);
   const start = Date.now();
-  const child = spawn(process.execPath, [program, ...args], { stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
   let output = '';
   for (const stream of [child.stdout, child.stderr])
     stream.setEncoding('utf8').on('data', (text) => {
@@ -56,11 +64,13 @@ async function take([name, program, args], { alone = false } = {}) {
 }
 
 // Checks that read files use one processor each: as many side by side as there are. Tests have the machine to themselves.
-const waiting = [...CHECKS];
+const compile = ['compiling better-sqlite3', ...COMPILE];
+const waiting = fetched ? [compile, ...CHECKS] : [...CHECKS];
 const next = async () => {
   for (let step = waiting.shift(); step; step = waiting.shift()) await take(step);
 };
 await Promise.all(Array.from({ length: availableParallelism() }, next));
+if (fetched && !failedSteps.includes(compile[0])) dependenciesAreReady();
 await take(UNIT_TESTS, { alone: true });
 ensureChromium();
 ensureBuild();

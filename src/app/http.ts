@@ -3,12 +3,12 @@ import { notFound, redirect } from 'next/navigation';
 import { NextResponse } from 'next/server';
 import { cache } from 'react';
 import type { ZodMiniType } from 'zod/mini';
-import { nameOfSession, userOfSession } from '@/server/accounts/sessions';
+import { closeSession, nameOfSession, userOfSession } from '@/server/accounts/sessions';
 import type { Role, User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
-import { sessionTokenIn } from './session';
+import { SESSION_COOKIES, sessionTokenIn } from './session';
 
 /** The token of whoever asks; null when there is none. */
 export async function sessionToken(): Promise<string | null> {
@@ -49,6 +49,14 @@ export async function student(): Promise<User> {
   return user;
 }
 
+/** Whoever supervises: a teacher or a proctor. @throws Refusal */
+export async function supervisor(): Promise<User> {
+  const user = await currentUser();
+  if (!user) throw new Refusal('not-signed-in', 401);
+  if (user.role === 'student') throw new Refusal('not-yours', 403);
+  return user;
+}
+
 /** What a page shows; what is not there for this person is "not found". */
 export function orNotFound<T>(read: () => T): T {
   try {
@@ -73,6 +81,25 @@ export async function body<T>(request: Request, schema: ZodMiniType<T>): Promise
   const read = schema.safeParse(json);
   if (!read.success) throw new Refusal('bad-input', 400);
   return read.data;
+}
+
+/** An answer that opens a session on this browser; whoever was here before is so no more. */
+export async function withSession(
+  data: object,
+  { token, maxAgeSeconds }: { readonly token: string; readonly maxAgeSeconds: number },
+): Promise<Response> {
+  const before = await sessionToken();
+  if (before !== null) closeSession(database(), before);
+  const { secure } = await client();
+  const response = NextResponse.json(data, { headers: { 'cache-control': 'no-store' } });
+  response.cookies.set(secure ? SESSION_COOKIES.secure : SESSION_COOKIES.plain, token, {
+    httpOnly: true,
+    sameSite: 'lax',
+    secure,
+    path: '/',
+    maxAge: maxAgeSeconds,
+  });
+  return response;
 }
 
 const inJson = (value: unknown, status = 200): Response =>

@@ -6,6 +6,7 @@ import { NO_NEEDS } from '@/core/needs';
 import { shownColours } from '@/core/view/shown';
 import { cssVariables, FORCED, paletteVariables, PICTURES, SCHEMES } from '@/core/view/schemes';
 import { textVariables } from '@/core/view/text';
+import { GuestProvider } from '@/ui/kit/guest';
 import { Speaking } from '@/ui/kit/Words';
 import { currentUser } from './http';
 import { currentLanguage, currentWords } from './language';
@@ -35,7 +36,8 @@ const SCHEME_CSS = [
 
 /** Every page comes in its reader's colours and size from the first paint on; a flash of others could not be read by some. */
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const needs = (await currentUser())?.needs ?? NO_NEEDS;
+  const user = await currentUser();
+  const needs = user?.needs ?? NO_NEEDS;
   const language = await currentLanguage();
   const { scheme, dark, palette } = shownColours(needs);
   const look = {
@@ -50,7 +52,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <style dangerouslySetInnerHTML={{ __html: SCHEME_CSS }} />
       </head>
       <body>
-        <Speaking language={language}>{children}</Speaking>
+        <Speaking language={language}>
+          <GuestProvider guest={user?.guest ?? false}>{children}</GuestProvider>
+        </Speaking>
       </body>
     </html>
   );

@@ -1,6 +1,7 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import next from 'next';
 import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
+import { endOldSessions } from '@/server/accounts/sessions';
 import { prepared } from '@/server/db/statements';
 import { backUp } from '@/server/db/backup';
 import { database } from '@/server/db/open';
@@ -8,10 +9,12 @@ import { clientOf } from './front/client';
 import { readConfig, type FrontConfig } from './front/config';
 import { newNonce, securityHeaders } from './front/headers';
 import { logLine, Metrics } from './front/log';
-import { answerSave, saveAddress } from './save';
+import { answerDirect, findDirect } from './direct';
 
-/** Bytes of a request's body where nothing but a short form is sent; saving has a limit of its own. */
+/** Bytes of a request's body where nothing but a short form is sent; what is answered directly has limits of its own. */
 const MAX_BODY = 16_384;
+/** A connection that is idle is kept longer than a page is silent, and longer than a proxy keeps its own (nginx: 60 s): the other end closes it. */
+const KEEP_IDLE_MS = 75_000;
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
 
 const development = process.argv.includes('--dev');
@@ -37,9 +40,9 @@ function wrongWith(request: IncomingMessage): readonly [status: number, code: st
     return [400, 'bad-input'];
   }
   if (!request.url?.startsWith('/') || request.url.length > 4_000) return [400, 'bad-input'];
-  const saves = saveAddress(request) !== null;
+  const isDirect = findDirect(request) !== null;
   const length = Number(request.headers['content-length'] ?? 0);
-  if (!saves && (length > MAX_BODY || request.headers['transfer-encoding'] !== undefined))
+  if (!isDirect && (length > MAX_BODY || request.headers['transfer-encoding'] !== undefined))
     return [413, 'bad-input'];
   return null;
 }
@@ -77,8 +80,8 @@ function serverFor(config: FrontConfig, pages: ReturnType<ReturnType<typeof next
       response.writeHead(200, { 'content-type': 'text/plain; version=0.0.4', 'cache-control': 'no-store' });
       return response.end(metrics.text());
     }
-    const attemptId = saveAddress(request);
-    if (attemptId !== null) return void answerSave(request, response, attemptId, config.origins);
+    const found = findDirect(request);
+    if (found) return void answerDirect(request, response, found, config.origins);
     // There are no server actions to be called; asking for one would only fill the log.
     delete request.headers['next-action'];
     // What the pages may believe of who asks: said by us, whatever was sent under these names.
@@ -89,7 +92,10 @@ function serverFor(config: FrontConfig, pages: ReturnType<ReturnType<typeof next
     request.headers['content-security-policy'] = headers['content-security-policy'];
     return void pages(request, response);
   };
-  const server = createServer({ requestTimeout: 30_000, headersTimeout: 10_000 }, serve);
+  const server = createServer(
+    { requestTimeout: 30_000, headersTimeout: 10_000, keepAliveTimeout: KEEP_IDLE_MS },
+    serve,
+  );
   server.on('clientError', (_error, socket) => {
     if (socket.writable) socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\n\r\n');
   });
@@ -109,9 +115,12 @@ function backUpEvery({ folder, everyMs, keep }: NonNullable<FrontConfig['backup'
   setInterval(() => void once(), everyMs).unref();
 }
 
+/** Who practices without an account is gone soon after the session is over, also where nobody signs in for long. */
+const SWEEP_EVERY_MS = 10 * 60_000;
+
 /**
- * The app's server: Next for everything, but for saving, which every student does every few seconds. That one request is
- * answered right here: Next's way to a route handler costs some twenty times what keeping an answer does (npm run bench).
+ * The app's server: Next for everything, but for what a whole class asks for in the same minute (direct.ts): Next's way to a route
+ * handler costs some twenty times what keeping an answer does (npm run bench, npm run load).
  */
 async function main(): Promise<void> {
   const at = process.argv.indexOf('--port');
@@ -120,6 +129,8 @@ async function main(): Promise<void> {
   const app = next({ dev: development, port, hostname: 'localhost' });
   await app.prepare();
   if (config.backup) backUpEvery(config.backup);
+  endOldSessions(database(), Date.now());
+  setInterval(() => endOldSessions(database(), Date.now()), SWEEP_EVERY_MS).unref();
   serverFor(config, app.getRequestHandler()).listen(port, config.host, () => {
     process.stdout.write(`ready on http://localhost:${port}\n`);
   });

@@ -1,4 +1,5 @@
 import type { AccessNeeds } from '@/core/needs';
+import type { GivenOptions } from '@/core/item/options';
 import type { Role } from '@/server/accounts/users';
 
 export interface DemoPerson {
@@ -7,6 +8,8 @@ export interface DemoPerson {
   readonly role: Role;
   readonly password: string;
   readonly needs: Partial<AccessNeeds>;
+  /** How this person's tests are given. */
+  readonly given?: GivenOptions;
   /** What is special, for the list printed at the start. */
   readonly about: string;
 }
@@ -66,6 +69,14 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     'blue-gray scheme, a quarter more time, read aloud, glossary with Spanish',
   ),
   {
+    ...student('odile', 'Odile Marchetti', 'long-slipway', {}, 'each section on one page'),
+    given: { onePage: true },
+  },
+  {
+    ...student('runa', 'Runa Ferreira', 'amber-buoy', {}, 'waits for a go-ahead; the test has the screen'),
+    given: { goAhead: true, ownsScreen: true },
+  },
+  {
     signInName: 'petra',
     displayName: 'Petra Vance',
     role: 'teacher',
@@ -74,3 +85,10 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     about: 'teacher',
   },
 ];
+
+/** What of the demo is offered for practice, by folder in content/. */
+export const DEMO_PRACTICE: Readonly<Record<string, { readonly grade: string; readonly subject: string }>> = {
+  'every-kind-of-question': { grade: '3–8', subject: 'Getting to know the questions' },
+  'skerry-sound-working': { grade: '6', subject: 'Mathematics' },
+  'skerry-sound-crossing': { grade: '6', subject: 'Science' },
+};

@@ -5,10 +5,11 @@ import { putUser } from '@/server/accounts/users';
 import { database, dataDir } from '@/server/db/open';
 import { prepared } from '@/server/db/statements';
 import { assign } from '@/server/delivery/assignments';
+import { offerForPractice } from '@/server/delivery/practice';
 import { filesAt } from '@/server/library/files';
 import { importPackage } from '@/server/library/library';
 import { stop } from './arguments';
-import { DEMO_PEOPLE } from './demoPeople';
+import { DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
 
 /** Fills the database with the demo: every package in content/ through the real importer, and in an empty one people and assignments. */
 async function main(): Promise<void> {
@@ -26,6 +27,10 @@ async function main(): Promise<void> {
         : `${name} is here as it is\n`,
     );
     testIds.push(...imported.testIds);
+    for (const testId of imported.testIds) {
+      const offer = DEMO_PRACTICE[name];
+      if (offer) offerForPractice(db, testId, offer);
+    }
   }
   if (before > 0) {
     process.stdout.write(`kept: ${dataDir()} holds ${before} people already\n`);
@@ -33,7 +38,7 @@ async function main(): Promise<void> {
   }
   for (const person of DEMO_PEOPLE) {
     const id = await putUser(db, person);
-    if (person.role === 'student') for (const testId of testIds) assign(db, testId, id);
+    if (person.role === 'student') for (const testId of testIds) assign(db, testId, id, person.given);
   }
   process.stdout.write(`added ${DEMO_PEOPLE.length} people\n`);
 }

@@ -9,6 +9,7 @@ export class Refusal extends Error {
       | 'too-many-tries'
       | 'not-found'
       | 'not-begun'
+      | 'no-go-ahead'
       | 'stopped'
       | 'handed-in'
       | 'time-over'

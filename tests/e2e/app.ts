@@ -29,11 +29,14 @@ export class App {
     chosen_view: string | null;
     language: string | null;
   }[];
+  /** How their tests are given. */
+  readonly given: readonly { id: number; options: string }[];
   constructor(
     readonly port: number,
     readonly folder: string,
   ) {
     this.people = this.query('SELECT id, needs, chosen_view, language FROM users');
+    this.given = this.query('SELECT id, options FROM assignments');
   }
 
   get url(): string {
@@ -137,6 +140,8 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
         'UPDATE users SET needs = ?, chosen_view = ?, language = ? WHERE id = ?',
         ...[needs, chosen_view, language, id],
       );
+    for (const { id, options } of workerApp.given)
+      workerApp.change('UPDATE assignments SET options = ? WHERE id = ?', options, id);
     await use(workerApp);
   },
   ownApp: async ({}, use) => {
@@ -201,6 +206,7 @@ export const PASSWORDS = {
   bao: 'skerry-gull',
   saoirse: 'storm-glass',
   mikkel: 'north-channel',
+  odile: 'long-slipway',
   petra: 'harbor-chalk',
 } as const;
 export type Name = keyof typeof PASSWORDS;

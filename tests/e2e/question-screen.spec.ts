@@ -1,5 +1,6 @@
 import { choice, CHOICES, gap, piece, status } from './answers';
 import { expect, goTo, lookOver, ready, saved, startTest, test } from './app';
+import { expectAccessible } from './axe';
 
 test('going from question to question makes no request', async ({ page, app }) => {
   await startTest(page, app);
@@ -202,6 +203,27 @@ test('review: filters, going there and coming back, and what hand-in lists', asy
   await expect(dialog.getByText('1 question is done but flagged:')).toBeVisible();
   await dialog.getByRole('button', { name: /Question 6/ }).click();
   await expect(page.getByRole('heading', { name: 'Question 6', exact: true })).toBeVisible();
+});
+
+test('help says how each tool the student has is used, and leads back to where one was', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await goTo(page, 3);
+  await page.getByRole('button', { name: 'Help' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Help' });
+  const lesson = (name: string) => dialog.locator('details').filter({ hasText: name });
+  const summary = lesson('Line reader').locator('summary');
+  await summary.focus();
+  await page.keyboard.press('Enter');
+  await expect(lesson('Line reader').getByText('Drag the bar, press its arrows')).toBeVisible();
+  await expect(lesson('Protractor')).toHaveCount(0);
+  await expectAccessible(page, 'how a tool is used');
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Help' })).toBeFocused();
+  await expect(page.getByRole('heading', { name: 'Question 3', exact: true })).toBeVisible();
 });
 
 test('the keys can be changed and switched off', async ({ page, app }) => {

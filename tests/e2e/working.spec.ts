@@ -494,12 +494,15 @@ test('formulas have every sign: roots are drawn from the shipped font', async ({
   };
   await rootsDrawn();
   // Laid out before any font is there, and again as each comes.
+  let letFontsCome = () => undefined as void;
+  const drawn = new Promise<void>((resolve) => (letFontsCome = resolve));
   await page.route(/\.woff2?$/, async (route) => {
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await drawn;
     await route.continue();
   });
   await page.reload();
   await expect(page.locator('[data-window=calculator] msqrt').first()).toBeVisible();
+  letFontsCome();
   await rootsDrawn();
 });
 

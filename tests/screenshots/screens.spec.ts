@@ -47,12 +47,6 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Line reader' }).first().click();
   await goTo(page, 3);
   await choice(page, CHOICES[3][0]).click();
-  await page.getByRole('button', { name: 'Colors' }).click();
-  await page.getByRole('radio', { name: 'Light on dark green' }).click();
-  await saved(page);
-  await shot('question-screen-dark');
-  await page.getByRole('radio', { name: 'Warm paper' }).click();
-  await page.getByRole('button', { name: 'Close Colors' }).click();
   await goTo(page, 8);
   await piece(page, 12).click();
   await gap(page, 1).click();
@@ -75,6 +69,18 @@ test('pictures of every main view', async ({ page, app }) => {
   await expect(page.getByRole('heading', { name: 'Question 3', exact: true })).toBeVisible();
   await expect(page.locator('fieldset.able-closed').first()).toBeVisible();
   await shot('answers');
+});
+
+test('a section on one page, in dark colors', async ({ page, app }) => {
+  app.change(`UPDATE users SET needs = '{"scheme":"dusk"}' WHERE sign_in_name = 'odile'`);
+  await startTest(page, app, 'odile');
+  await page.waitForSelector('[data-player=ready]');
+  await choice(page, CHOICES[1][0]).click();
+  await choice(page, CHOICES[2][0]).click();
+  await page.getByRole('heading', { name: 'Question 2', exact: true }).click();
+  await page.locator('[data-page] [role=region]').evaluate((element) => element.scrollTo({ top: 470 }));
+  await saved(page);
+  await page.screenshot({ path: 'docs/screenshots/section-on-one-page.png' });
 });
 
 test('the question screen at 200 per cent', async ({ page, app }) => {

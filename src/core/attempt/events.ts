@@ -53,6 +53,10 @@ export type ServerEvent = Stamp &
         /** The response of the button inside the question that asked for it. */
         readonly by?: string | null;
       }
+    /** After a long pause: what was answered before it takes no changes until whoever supervises opens it. */
+    | { readonly type: 'locked'; readonly items: readonly string[] }
+    /** Opened again, by whom (their name). */
+    | { readonly type: 'unlocked'; readonly by: string }
     | { readonly type: 'handed-in'; readonly reason: 'asked' | 'time' }
   );
 

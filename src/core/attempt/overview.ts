@@ -1,6 +1,6 @@
 import { own } from '../own';
 import type { DeliveredItem, DeliveredTest } from '../item/delivered';
-import { partOf, questionOrder } from '../item/delivered';
+import { partOf, questionOrder, shownTogether } from '../item/delivered';
 import { progressOfItem, type ItemProgress } from '../item/progress';
 import { isClosed, itemOf, type AttemptState, type Responses } from './state';
 
@@ -46,7 +46,8 @@ export function overviewOf(test: DeliveredTest, state: AttemptState, ref: string
   if (!item) return null;
   const mine = itemOf(state, ref);
   const progress = progressFor(item, mine.responses);
-  const standing = standingOf(progress, mine.opened);
+  // On a page with others a question is looked at without being gone to.
+  const standing = standingOf(progress, mine.opened || mine.seen.length > 0);
   return {
     ref,
     number: item.number,
@@ -66,11 +67,13 @@ export function overview(test: DeliveredTest, state: AttemptState): QuestionOver
 export const isFinished = (test: DeliveredTest, state: AttemptState, ref: string): boolean =>
   overviewOf(test, state, ref)?.progress.state === 'complete';
 
-/** The question before or after; null at the ends. Back does not lead into a part that has ended: the trail does. */
+/** The question before or after those shown together with one; null at the ends. Of what is shown together, it is the first. Back does not lead into a part that has ended: the trail does. */
 export function neighbour(test: DeliveredTest, ref: string, step: 1 | -1): string | null {
   const order = questionOrder(test);
-  const at = order.indexOf(ref);
-  const there = at < 0 ? undefined : order[at + step];
+  const together = shownTogether(test, ref);
+  const at = order.indexOf((step > 0 ? together.at(-1) : together[0]) ?? '');
+  const next = at < 0 ? undefined : order[at + step];
+  const there = next === undefined ? undefined : shownTogether(test, next)[0];
   if (there === undefined) return null;
   return step < 0 && partOf(test, there) !== partOf(test, ref) ? null : there;
 }

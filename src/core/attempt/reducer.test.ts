@@ -160,6 +160,13 @@ const anyEvent: fc.Arbitrary<Unnumbered> = fc.oneof(
     tool: fc.constantFrom('line-reader', 'toString'),
     state: fc.dictionary(fc.constantFrom('on', 'count'), fc.integer()),
   }),
+  fc.record({
+    type: fc.constant('left' as const),
+    at: moment,
+    how: fc.constantFrom('hidden', 'behind', 'windowed'),
+  }),
+  fc.record({ type: fc.constant('returned' as const), at: moment }),
+  fc.record({ type: fc.constant('battery' as const), at: moment, low: fc.boolean() }),
 );
 const events = fc
   .array(fc.tuple(anyEvent, fc.constantFrom('page 1', 'page 2')), { maxLength: 60 })
@@ -169,6 +176,8 @@ const said: readonly AttemptEvent[] = [
   { type: 'begun', device: 'server', seq: 1, at: 0, limit: 45 * MINUTE, form },
   { type: 'stopped', device: 'server', seq: 2, at: 10 * MINUTE, reason: 'asked' },
   { type: 'resumed', device: 'server', seq: 3, at: 15 * MINUTE, by: 'page 2' },
+  { type: 'locked', device: 'server', seq: 6, at: 14 * MINUTE, items: ['q2'] },
+  { type: 'unlocked', device: 'server', seq: 7, at: 18 * MINUTE, by: 'Petra' },
   { type: 'checked', device: 'server', seq: 4, at: 20 * MINUTE, item: 'q1', tries: 1, closed: true },
   { type: 'handed-in', device: 'server', seq: 5, at: 30 * MINUTE, reason: 'asked' },
 ];

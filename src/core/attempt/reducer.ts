@@ -187,6 +187,20 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
       return state.phase === 'running' || state.phase === 'stopped'
         ? { ...halted(state, event.at), phase: 'handed-in', holds: [] }
         : state;
+    case 'locked':
+      return {
+        ...state,
+        locked: { since: event.at, items: [...new Set([...(state.locked?.items ?? []), ...event.items])] },
+      };
+    case 'unlocked':
+      return { ...state, locked: null };
+    case 'left':
+      return { ...state, away: state.away ?? { how: event.how, since: event.at } };
+    case 'returned':
+      return { ...state, away: null };
+    // For whoever supervises only.
+    case 'battery':
+      return state;
     case 'answered':
       return withItem(state, event.item, (item) => answer(item, event));
     case 'checked':

@@ -34,6 +34,18 @@ export interface ItemState {
 export const HOLDERS = ['student', 'proctor', 'lost'] as const;
 export type Holder = (typeof HOLDERS)[number];
 
+/** Questions answered before a long pause: closed until whoever supervises opens them. */
+export interface Locked {
+  readonly since: Millis;
+  readonly items: readonly string[];
+}
+
+/** How a test that has the screen for itself was left: hidden, behind another window, or no longer the whole screen; and when. */
+export interface Away {
+  readonly how: 'hidden' | 'behind' | 'windowed';
+  readonly since: Millis;
+}
+
 export interface AttemptState {
   /** What this attempt drew; null before it has begun, and of attempts begun before forms were kept. */
   readonly form: Form | null;
@@ -47,6 +59,10 @@ export interface AttemptState {
   readonly spent: Readonly<Record<string, Millis>>;
   /** Up to when `spent` is counted. */
   readonly countedTo: Millis | null;
+  /** Questions that take no changes since a long pause, and from when on; null where none are locked. */
+  readonly locked: Locked | null;
+  /** While it is left, or until its student is told that it was; null else. */
+  readonly away: Away | null;
   readonly current: string | null;
   readonly items: Readonly<Record<string, ItemState>>;
   /** Per text: `item:REF` or `stimulus:ID`. */
@@ -76,6 +92,8 @@ export const NEW_ATTEMPT: AttemptState = {
   stage: null,
   spent: {},
   countedTo: null,
+  locked: null,
+  away: null,
   current: null,
   items: {},
   highlights: {},
@@ -85,9 +103,15 @@ export const NEW_ATTEMPT: AttemptState = {
 /** What a part is called among the times spent: no question is called so. */
 export const partKey = (part: string): string => `part ${part}`;
 
-/** Whether a question takes no more changes: no try is left, or what it stands in is not open any more. */
+/** Whether a question is locked after a long pause. */
+export const isLocked = ({ locked }: AttemptState, ref: string): boolean =>
+  locked?.items.includes(ref) ?? false;
+
+/** Whether a question takes no changes now: no try is left, what it stands in is not open any more, or it is locked. */
 export const isClosed = (state: AttemptState, ref: string): boolean =>
-  itemOf(state, ref).closed || (state.stage !== null && !state.stage.open.includes(ref));
+  itemOf(state, ref).closed ||
+  isLocked(state, ref) ||
+  (state.stage !== null && !state.stage.open.includes(ref));
 
 /** A question's state; the empty one when nothing has happened to it. */
 export const itemOf = (state: AttemptState, ref: string): ItemState => own(state.items, ref) ?? NEW_ITEM;

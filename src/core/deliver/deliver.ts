@@ -14,6 +14,7 @@ import type {
   Showing,
 } from '../item/delivered';
 import type { Item, Stimulus } from '../item/item';
+import { USUAL, type AssignmentOptions } from '../item/options';
 import { seededRandom } from '../content/random';
 import type { Form, FormQuestion } from '../sitting/form';
 import {
@@ -86,6 +87,7 @@ export function deliverItem(
     session = null,
     toolsOff = [],
     needs = NO_CARDS,
+    language = null,
   }: Delivery = {},
 ): DeliveredItem {
   const seed = itemSeed(attemptSeed, ref);
@@ -97,7 +99,7 @@ export function deliverItem(
     number,
     ref,
     body: deliverContent(item.body, view),
-    language: item.language ?? null,
+    language: item.language ?? language,
     responses: item.responses.map(({ identifier, cardinality, baseType, decimal }) => ({
       identifier,
       cardinality,
@@ -127,6 +129,8 @@ interface Delivery {
   readonly showFeedback?: boolean;
   readonly session?: ItemSession | null;
   readonly toolsOff?: readonly string[];
+  /** What the test is written in, for an item that does not say (BCP 47). */
+  readonly language?: string | null;
   /** What the student's needs ask for of catalogs; nothing where it is not said. */
   readonly needs?: CardNeeds;
 }
@@ -204,6 +208,7 @@ interface AttemptView {
   readonly needs?: CardNeeds;
   /** All of it where nothing is said. */
   readonly showing?: Showing;
+  readonly given?: AssignmentOptions;
 }
 
 /** Everything at once: what a preview shows. */
@@ -222,7 +227,7 @@ function allOf(form: Form): Showing {
 export function deliverTest(
   { test, items, stimuli }: DeliverableContent,
   form: Form,
-  { sessions = new Map(), needs = NO_CARDS, showing = allOf(form) }: AttemptView = {},
+  { sessions = new Map(), needs = NO_CARDS, showing = allOf(form), given = USUAL }: AttemptView = {},
 ): DeliveredTest {
   const plain: ContentView = { random: () => 0, variables: new Map(), feedback: false };
   const delivered: [string, DeliveredItem][] = [];
@@ -242,6 +247,7 @@ export function deliverTest(
       session: sessions.get(ref) ?? null,
       toolsOff: source.toolsOff,
       needs,
+      language: test.language,
     });
     assetsIn(one.body, found);
     for (const { content } of one.feedback) assetsIn(content, found);
@@ -255,7 +261,7 @@ export function deliverTest(
       cards.set(identifier, shown);
       used.set(identifier, {
         title: stimulus.title,
-        language: stimulus.language ?? null,
+        language: stimulus.language ?? test.language,
         body: deliverContent(stimulus.body, view),
       });
       assetsIn(stimulus.body, found);
@@ -307,6 +313,7 @@ export function deliverTest(
     parts,
     count: showing.count,
     clocks: showing.clocks,
+    given,
     items: Object.fromEntries(delivered),
     stimuli: Object.fromEntries(used),
     assets: [...found],

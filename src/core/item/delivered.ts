@@ -1,6 +1,7 @@
 import type { ResponseShape } from '../interactions/types';
 import type { Content } from '../content/content';
 import type { Catalog } from './catalog';
+import type { AssignmentOptions } from './options';
 import { own } from '../own';
 import type { Materials } from './materials';
 
@@ -10,7 +11,7 @@ export interface DeliveredItem {
   readonly number: number;
   /** Identifier of the item reference: what events and results call this question. */
   readonly ref: string;
-  /** What it is written in (BCP 47), where the item says so. */
+  /** What it is written in (BCP 47): as the item says, else its test; null where neither does. */
   readonly language: string | null;
   readonly body: Content;
   readonly responses: readonly ResponseShape[];
@@ -77,7 +78,7 @@ export interface Showing {
 /** A passage, or a page to be consulted. */
 export interface DeliveredStimulus {
   readonly title: string;
-  /** What it is written in (BCP 47), where it says so. */
+  /** What it is written in (BCP 47): as it says itself, else its test; null where neither does. */
   readonly language: string | null;
   readonly body: Content;
 }
@@ -92,6 +93,8 @@ export interface DeliveredTest {
   /** Questions in all, as far as the rules can tell by now. */
   readonly count: number;
   readonly clocks: readonly DeliveredClock[];
+  /** How it is given: on one page, with the screen for itself, and so on. */
+  readonly given: AssignmentOptions;
   readonly items: Readonly<Record<string, DeliveredItem>>;
   readonly stimuli: Readonly<Record<string, DeliveredStimulus>>;
   /** Package paths of every picture, sound and file shown. */
@@ -146,6 +149,20 @@ export function forwardPlace(
 export function isForwardOnly(test: DeliveredTest, ref: string): boolean {
   const part = partOf(test, ref);
   return part?.status === 'open' && part.navigation === 'linear';
+}
+
+/**
+ * The questions that are shown together with one, itself among them, in order: those of its section where sections stand on one page.
+ * Alone stands what goes forward only, and what has a clock of its own: that runs while just this question is on the screen.
+ */
+export function shownTogether(test: DeliveredTest, ref: string): readonly string[] {
+  const part = partOf(test, ref);
+  const section = part?.sections.find(({ items }) => items.includes(ref));
+  const timed = test.clocks.some(
+    ({ kind, refs }) => kind === 'item' && section?.items.some((one) => refs.includes(one)),
+  );
+  if (!test.given.onePage || !section || part?.navigation === 'linear' || timed) return [ref];
+  return section.items;
 }
 
 /** Whether a question of a forward-only part is the last of the test: after it comes handing in. */

@@ -80,6 +80,17 @@ const toolKept = z.object({
     .check(z.refine((state) => JSON.stringify(state).length <= MAX_TOOL_STATE)),
 });
 
+/** The page was left while the test has the screen for itself: covered or minimised, not in front, or no longer the whole screen. */
+const left = z.object({ ...stamp, type: z.literal('left'), how: z.enum(['hidden', 'behind', 'windowed']) });
+const returned = z.object({
+  ...stamp,
+  type: z.literal('returned'),
+  /** It was not left: the page was loaded again. */
+  reloaded: z.optional(z.boolean()),
+});
+/** The computer runs on a battery that is nearly empty; or does not any more. */
+const battery = z.object({ ...stamp, type: z.literal('battery'), low: z.boolean() });
+
 export const browserEvent = z.discriminatedUnion('type', [
   answered,
   opened,
@@ -90,6 +101,9 @@ export const browserEvent = z.discriminatedUnion('type', [
   highlighted,
   highlightsCleared,
   toolKept,
+  left,
+  returned,
+  battery,
 ]);
 export type BrowserEvent = z.infer<typeof browserEvent>;
 

@@ -19,6 +19,9 @@ export const checkRequest = z.object({
 export const goOnRequest = z.object({ device, move: z.enum(['next', 'end-part', 'time']) });
 export const handInRequest = z.object({ device, reason: z.enum(['asked', 'time']) });
 
+/** A test to practice on without an account. */
+export const practiceRequest = z.object({ testId: z.number().check(z.int(), z.positive()) });
+
 /** What a student chose in My view; null = as it was set for them. */
 export const myViewRequest = z.object({ view: z.nullable(chosenView) });
 

@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { commitTogether } from '../db/groupCommit';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
+import { forgetGoneGuests, forgetGuest } from './guests';
 import { userById, type User } from './users';
 
 /** A school day: a session ends 12 hours after sign-in, and when nothing was done in it for two hours. */
@@ -12,10 +13,19 @@ const SEEN_EVERY_MS = 300_000;
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
+/** Takes away the sessions that are over, and with them who was there only as long as they were. */
+export function endOldSessions(db: Db, now: number): void {
+  const { changes } = prepared(db, 'DELETE FROM sessions WHERE expires_at < ? OR seen_at < ?').run(
+    now,
+    now - IDLE_MS,
+  );
+  if (changes > 0) forgetGoneGuests(db);
+}
+
 /** Opens a session and returns its token, which is not kept anywhere. */
 export function openSession(db: Db, userId: number, now: number): { token: string; maxAgeSeconds: number } {
   const token = randomBytes(32).toString('base64url');
-  prepared(db, 'DELETE FROM sessions WHERE expires_at < ? OR seen_at < ?').run(now, now - IDLE_MS);
+  endOldSessions(db, now);
   prepared(
     db,
     'INSERT INTO sessions (token_hash, user_id, created_at, expires_at, seen_at) VALUES (?, ?, ?, ?, ?)',
@@ -39,13 +49,19 @@ export function userOfSession(db: Db, token: string, now: number): User | null {
   return userById(db, row.user_id);
 }
 
+/** Ends a session; of who practices without an account nothing is left. */
 export function closeSession(db: Db, token: string): void {
-  prepared(db, 'DELETE FROM sessions WHERE token_hash = ?').run(hashOf(token));
+  const row = prepared<[string], { user_id: number }>(
+    db,
+    'DELETE FROM sessions WHERE token_hash = ? RETURNING user_id',
+  ).get(hashOf(token));
+  if (row) forgetGuest(db, row.user_id);
 }
 
 /** Ends every session of a person: asked for, or because the password changed. */
 export function closeAllSessions(db: Db, userId: number): void {
   prepared(db, 'DELETE FROM sessions WHERE user_id = ?').run(userId);
+  forgetGuest(db, userId);
 }
 
 /** What a session is called in the database: nobody can sign in with it. */

@@ -13,6 +13,8 @@ export interface User {
   readonly needs: AccessNeeds;
   /** Chosen for the interface; null = none was. */
   readonly language: Language | null;
+  /** Practices without an account: nothing is kept. */
+  readonly guest: boolean;
 }
 interface UserRow {
   id: number;
@@ -24,6 +26,7 @@ interface UserRow {
   /** What the student chose in My view, as JSON; null = nothing. */
   chosen_view: string | null;
   language: string | null;
+  guest: number;
 }
 const needsIn = ({ needs, chosen_view: chosen }: Pick<UserRow, 'needs' | 'chosen_view'>): AccessNeeds =>
   readNeeds(JSON.parse(needs), chosen === null ? null : JSON.parse(chosen));
@@ -35,6 +38,7 @@ const toUser = (row: UserRow): User => ({
   role: row.role,
   needs: needsIn(row),
   language: isLanguage(row.language) ? row.language : null,
+  guest: row.guest === 1,
 });
 
 const needsRow = (db: Db, userId: number) =>
@@ -105,7 +109,9 @@ const NOBODY = hash('no one has this password');
 
 /** The person with that name and password, or null, without telling which was wrong. */
 export async function userByPassword(db: Db, signInName: string, password: string): Promise<User | null> {
-  const row = prepared<[string], UserRow>(db, 'SELECT * FROM users WHERE sign_in_name = ?').get(signInName);
+  const row = prepared<[string], UserRow>(db, 'SELECT * FROM users WHERE sign_in_name = ? AND guest = 0').get(
+    signInName,
+  );
   const matches = await verify(row?.password_hash ?? (await NOBODY), password);
   return row && matches ? toUser(row) : null;
 }

@@ -1,3 +1,4 @@
+import { readOptions, type AssignmentOptions, type GivenOptions } from '@/core/item/options';
 import { timeLimitOf, type Test } from '@/core/item/test';
 import { drawForm, questionsOf, type Form } from '@/core/sitting/form';
 import type { Db } from '../db/open';
@@ -15,16 +16,24 @@ export interface AssignedPart {
   readonly timeLimit: number | null;
   readonly forwardOnly: boolean;
 }
-export interface AssignedTest {
-  readonly assignmentId: number;
-  readonly testId: number;
+/** What is told of a test before it is begun. */
+export interface TestFacts {
   readonly title: string;
+  /** What it is written in (BCP 47), where it says so. */
+  readonly language: string | null;
   readonly questions: number;
   /** Seconds, without extra time; null = untimed. */
   readonly timeLimit: number | null;
   /** Its parts, where it has more than one, or one that goes forward only. */
   readonly parts: readonly AssignedPart[];
+}
+export interface AssignedTest extends TestFacts {
+  readonly assignmentId: number;
+  readonly testId: number;
   readonly state: 'not-started' | 'stopped' | 'handed-in';
+  readonly given: AssignmentOptions;
+  /** It cannot be begun yet: whoever supervises has still to let the student in. */
+  readonly waits: boolean;
   readonly attemptId: string | null;
   readonly begunAt: number | null;
   readonly handedInAt: number | null;
@@ -33,22 +42,34 @@ interface Row {
   assignment_id: number;
   test_id: number;
   pinned_test_id: number | null;
-  title: string;
   attempt_id: string | null;
   phase: string | null;
   begun_at: number | null;
   handed_in_at: number | null;
+  options: string;
+  let_in_at: number | null;
 }
 
-export function assign(db: Db, testId: number, userId: number): void {
+/** Gives a test to a student; where it is given already, nothing changes. @throws ZodError for options there are not */
+export function assign(db: Db, testId: number, userId: number, options: GivenOptions = {}): void {
+  readOptions(options);
   prepared(
     db,
-    'INSERT INTO assignments (test_id, user_id, created_at) VALUES (?, ?, ?) ON CONFLICT DO NOTHING',
-  ).run(testId, userId, Date.now());
+    'INSERT INTO assignments (test_id, user_id, created_at, options) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING',
+  ).run(testId, userId, Date.now(), JSON.stringify(options));
+}
+
+/** What an assignment settles about how its test is taken. */
+export function optionsOf(db: Db, assignmentId: number): AssignmentOptions {
+  const row = prepared<[number], { options: string }>(db, 'SELECT options FROM assignments WHERE id = ?').get(
+    assignmentId,
+  );
+  return readOptions(JSON.parse(row?.options ?? '{}'));
 }
 
 const SELECT = `
-  SELECT a.id AS assignment_id, a.test_id, p.test_id AS pinned_test_id, t.title, p.id AS attempt_id, p.phase, p.begun_at, p.handed_in_at
+  SELECT a.id AS assignment_id, a.test_id, p.test_id AS pinned_test_id, p.id AS attempt_id, p.phase, p.begun_at, p.handed_in_at,
+    a.options, a.let_in_at
   FROM assignments a LEFT JOIN attempts p ON p.assignment_id = a.id JOIN tests t ON t.id = coalesce(p.test_id, a.test_id)`;
 
 function partsOf({ parts }: Test, form: Form): AssignedPart[] {
@@ -62,20 +83,36 @@ function partsOf({ parts }: Test, form: Form): AssignedPart[] {
   }));
 }
 
-function toAssigned(db: Db, row: Row): AssignedTest {
-  const content = loadTest(db, row.pinned_test_id ?? row.test_id);
-  const test = content?.test;
-  // How many are drawn is the same whatever the seed, except where sections of different size are drawn.
-  const form = test && drawForm(test, String(row.assignment_id));
-  const state = row.phase === null ? 'not-started' : row.phase === 'handed-in' ? 'handed-in' : 'stopped';
+/** What is told of a test. How many are drawn is the same whatever the seed, except where sections of different size are drawn. */
+export function describeTest(db: Db, testId: number, seed = ''): TestFacts {
+  const test = loadTest(db, testId)?.test;
+  if (!test) return { title: '', language: null, questions: 0, parts: [], timeLimit: null };
+  const form = drawForm(test, seed);
   return {
+    title: test.title,
+    language: test.language,
+    questions: questionsOf(form).length,
+    parts: partsOf(test, form),
+    timeLimit: timeLimitOf(test),
+  };
+}
+
+/** Whether whoever supervises has still to let the student in. */
+export const waitsFor = (
+  { goAhead }: AssignmentOptions,
+  { attempt_id: begun, let_in_at: letIn }: { attempt_id: string | null; let_in_at: number | null },
+): boolean => goAhead && begun === null && letIn === null;
+
+function toAssigned(db: Db, row: Row): AssignedTest {
+  const state = row.phase === null ? 'not-started' : row.phase === 'handed-in' ? 'handed-in' : 'stopped';
+  const given = readOptions(JSON.parse(row.options));
+  return {
+    ...describeTest(db, row.pinned_test_id ?? row.test_id, String(row.assignment_id)),
     assignmentId: row.assignment_id,
     testId: row.test_id,
-    title: row.title,
-    questions: form ? questionsOf(form).length : 0,
-    parts: test && form ? partsOf(test, form) : [],
-    timeLimit: test ? timeLimitOf(test) : null,
     state,
+    given,
+    waits: waitsFor(given, row),
     attemptId: row.attempt_id,
     begunAt: row.begun_at,
     handedInAt: row.handed_in_at,

@@ -29,6 +29,8 @@ export interface AttemptRow {
   readonly server_at: number;
   /** JSON: who keeps it from running. */
   readonly holds: string;
+  /** JSON: what is locked after a long pause; null where nothing is. */
+  readonly locked: string | null;
 }
 
 /** An attempt of this person. @throws Refusal `not-found`, also for somebody else's */
@@ -41,11 +43,21 @@ export function attemptOf(db: Db, userId: number, attemptId: string): AttemptRow
   return row;
 }
 
+/** An attempt, whoever's it is: for whoever supervises. @throws Refusal `not-found` */
+export function anyAttempt(db: Db, attemptId: string): AttemptRow {
+  const row = prepared<[string], AttemptRow>(db, 'SELECT * FROM attempts WHERE id = ?').get(attemptId);
+  if (!row) throw new Refusal('not-found', 404);
+  return row;
+}
+
 export const timingOf = (row: AttemptRow): Timing => ({
   limit: row.limit_ms,
   used: row.used_ms,
   runningSince: row.running_since,
 });
+
+export const lockedIn = ({ locked }: AttemptRow): AttemptState['locked'] =>
+  locked === null ? null : (JSON.parse(locked) as AttemptState['locked']);
 
 /** As much of an attempt's state as its row tells: enough to decide whether something may be done now. */
 export const standingState = (row: AttemptRow): AttemptState => ({
@@ -53,6 +65,7 @@ export const standingState = (row: AttemptRow): AttemptState => ({
   phase: row.phase,
   holds: JSON.parse(row.holds) as AttemptState['holds'],
   timing: timingOf(row),
+  locked: lockedIn(row),
 });
 
 /**
@@ -71,11 +84,11 @@ export function say(db: Db, row: AttemptRow, action: ServerAction, when: number)
   const event = { ...action, device: SERVER, seq: row.server_seq + 1, at };
   if (!appendEvent(db, row.id, event, at))
     throw new Error(`event ${event.seq} of the server was there already (attempt ${row.id})`);
-  const { phase, timing, holds } = reduce(standingState(row), event);
+  const { phase, timing, holds, locked } = reduce(standingState(row), event);
   const paused = phase === 'stopped' || phase === 'handed-in';
   const after = prepared<unknown[], AttemptRow>(
     db,
-    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, server_seq = ?, server_at = ?, holds = ?,
+    `UPDATE attempts SET phase = ?, limit_ms = ?, used_ms = ?, running_since = ?, server_seq = ?, server_at = ?, holds = ?, locked = ?,
        last_alive_at = max(last_alive_at, ?), paused_at = CASE WHEN ? THEN ? ELSE paused_at END,
        handed_in_at = CASE WHEN ? = 'handed-in' THEN coalesce(handed_in_at, ?) END WHERE id = ? RETURNING *`,
   ).get(
@@ -86,6 +99,7 @@ export function say(db: Db, row: AttemptRow, action: ServerAction, when: number)
     event.seq,
     at,
     JSON.stringify(holds),
+    locked && JSON.stringify(locked),
     at,
     Number(paused && phase !== row.phase),
     at,

@@ -7,6 +7,7 @@ import { needsOf, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { loadAsset } from '../library/library';
 import { Refusal } from '../refusal';
+import { optionsOf } from './assignments';
 import { attemptOf, type AttemptRow } from './attempts';
 import { contentOf, sessionsIn, sittingOf } from './sittings';
 
@@ -22,6 +23,7 @@ export function deliveredOf(db: Db, attempt: AttemptRow, sitting: Sitting): Deli
     sessions: sessionsIn(sitting),
     needs,
     showing: showingOf(sitting),
+    given: optionsOf(db, attempt.assignment_id),
   });
 }
 

@@ -18,8 +18,8 @@ import { commitTogether } from '../db/groupCommit';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { assignedTest } from './assignments';
-import { attemptOf, say, timingOf, type AttemptRow } from './attempts';
+import { assignedTest, optionsOf } from './assignments';
+import { attemptOf, lockedIn, say, timingOf, type AttemptRow } from './attempts';
 import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
 import { keepScores } from './scores';
@@ -29,19 +29,23 @@ import { catchUp, hasClocks, hasStages, refusalFor } from './stages';
 /** What one attempt may hold: far above what a day of work with drawings makes. */
 export const QUOTA = { events: 100_000, letters: 150_000_000 } as const;
 
+/** And one of somebody without an account: room for every question and some drawings, and for nobody to fill a disk with. */
+export const GUEST_QUOTA = { events: 20_000, letters: 20_000_000 } as const;
+
 /** Time without a sign of life that counts, when another page opens the attempt: eight heartbeats that did not come. */
 export const SILENCE_COUNTS_MS = 120_000;
 
 /**
  * Begins an attempt and its clock; a second call for the same assignment returns the attempt there is. What it is of (the
  * version of the test, what it drew, its limit) is settled here and never changes.
- * @throws Refusal `not-found`
+ * @throws Refusal `not-found`; `no-go-ahead` where whoever supervises has still to let the student in
  */
 export function beginAttempt(db: Db, user: User, assignmentId: number, now: number): { attemptId: string } {
   return db
     .transaction(() => {
       const assigned = assignedTest(db, user, assignmentId);
       if (assigned.attemptId !== null) return { attemptId: assigned.attemptId };
+      if (assigned.waits) throw new Refusal('no-go-ahead', 409);
       const id = randomUUID();
       const seed = randomUUID();
       const { test } = contentOf(db, { test_id: assigned.testId });
@@ -77,15 +81,30 @@ export function resumeAttempt(
       let attempt = attemptOf(db, user.id, attemptId);
       if (attempt.phase === 'running') attempt = closeStretch(db, attempt, now);
       const device = openDevice(db, attemptId, session, now);
+      attempt = lockAfterPause(db, attempt, now);
       if (attempt.phase === 'stopped') attempt = say(db, attempt, { type: 'resumed', by: device }, now);
-      prepared(db, 'UPDATE attempts SET device = ?, last_alive_at = max(last_alive_at, ?) WHERE id = ?').run(
-        device,
-        now,
-        attemptId,
-      );
+      // How the battery of its computer is, each page says itself.
+      prepared(
+        db,
+        'UPDATE attempts SET device = ?, low_battery = 0, last_alive_at = max(last_alive_at, ?) WHERE id = ?',
+      ).run(device, now, attemptId);
       return { device, state: stateOf(db, attemptId), cursor: newestEvent(db, attemptId), serverNow: now };
     })
     .immediate();
+}
+
+/** After a pause longer than the assignment allows, what was answered before it is locked. */
+function lockAfterPause(db: Db, attempt: AttemptRow, now: number): AttemptRow {
+  if (attempt.phase !== 'stopped' || attempt.paused_at === null) return attempt;
+  const { lockAfter } = optionsOf(db, attempt.assignment_id);
+  if (lockAfter === null || now - attempt.paused_at < lockAfter * 60_000) return attempt;
+  const known = lockedIn(attempt)?.items ?? [];
+  const items = Object.entries(stateOf(db, attempt.id).items)
+    .filter(
+      ([ref, { responses }]) => !known.includes(ref) && Object.values(responses).some((one) => one !== null),
+    )
+    .map(([ref]) => ref);
+  return items.length === 0 ? attempt : say(db, attempt, { type: 'locked', items }, now);
 }
 
 /** The page before is gone, or is left for another: time counts to where it was last seen, and some of the silence after. */
@@ -133,6 +152,17 @@ interface Speaker {
   readonly stage: Stage | null;
 }
 
+/** What whoever supervises should know at once is counted where they look. */
+function noteForSupervision(db: Db, attemptId: string, event: BrowserEvent): void {
+  if (event.type === 'left')
+    prepared(db, 'UPDATE attempts SET times_left = times_left + 1 WHERE id = ?').run(attemptId);
+  // Loading the page again looks like leaving, until it is there again and says so.
+  if (event.type === 'returned' && event.reloaded)
+    prepared(db, 'UPDATE attempts SET times_left = max(0, times_left - 1) WHERE id = ?').run(attemptId);
+  if (event.type === 'battery')
+    prepared(db, 'UPDATE attempts SET low_battery = ? WHERE id = ?').run(Number(event.low), attemptId);
+}
+
 /** Keeps one event; says the time it is kept with. */
 function keepEvent(db: Db, { attempt, device, stage }: Speaker, sent: BrowserEvent, now: number): number {
   const end = endOf({ phase: attempt.phase, timing: timingOf(attempt), pausedAt: attempt.paused_at });
@@ -144,8 +174,11 @@ function keepEvent(db: Db, { attempt, device, stage }: Speaker, sent: BrowserEve
   // What was on its way at the end was given at the last moment.
   const onItsWay = end !== null && said >= end && said <= end + GRACE;
   const event: BrowserEvent = { ...sent, device: device.id, at: onItsWay ? end - 1 : said };
-  // An answer that comes after its question was closed for good is kept, and a person decides: others were led on without it.
-  const isTooLate = !isOpen && event.type === 'answered';
+  const locked = lockedIn(attempt);
+  const isLocked =
+    locked !== null && 'item' in event && locked.items.includes(event.item) && event.at >= locked.since;
+  // An answer that comes after its question was closed is kept, and a person decides: others were led on without it.
+  const isTooLate = event.type === 'answered' && (!isOpen || isLocked);
   const standing = isTooLate
     ? 'late'
     : standingOf({
@@ -156,8 +189,9 @@ function keepEvent(db: Db, { attempt, device, stage }: Speaker, sent: BrowserEve
         pausedAt: attempt.paused_at,
         followed: attempt.phase !== 'running' && isFollowed(db, attempt.id, device.id, event.seq),
       });
-  if (appendEvent(db, attempt.id, event, now, standing) && event.type === 'answered' && standing === 'counts')
-    putResponses(db, attempt.id, event);
+  const isNew = appendEvent(db, attempt.id, event, now, standing);
+  if (isNew && event.type === 'answered' && standing === 'counts') putResponses(db, attempt.id, event);
+  else if (isNew) noteForSupervision(db, attempt.id, event);
   return standing === 'counts' ? event.at : 0;
 }
 
@@ -171,7 +205,8 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
     let attempt = attemptOf(db, user.id, attemptId);
     const device = deviceOf(db, attemptId, batch.device);
     if (batch.events.length > 0) {
-      if (attempt.event_count > QUOTA.events || attempt.event_letters > QUOTA.letters)
+      const quota = user.guest ? GUEST_QUOTA : QUOTA;
+      if (attempt.event_count > quota.events || attempt.event_letters > quota.letters)
         throw new Refusal('too-much', 409);
       const plan = planOf(db, attempt);
       const row = attempt;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { readOptions } from '@/core/item/options';
 import { itemSeed, deliverItem, triesOf } from '@/core/deliver/deliver';
 import { rawOf, type RawResponse } from '@/core/content/response';
 import type { ProgressState } from '@/core/interactions/types';
@@ -11,7 +12,8 @@ import type { Plan } from '@/core/sitting/plan';
 import type { Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
-import { attemptOf, type AttemptRow } from '../delivery/attempts';
+import { waitsFor } from '../delivery/assignments';
+import { attemptOf, lockedIn, type AttemptRow } from '../delivery/attempts';
 import { deliveredOf } from '../delivery/content';
 import { isMarked } from '../delivery/scores';
 import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
@@ -150,6 +152,7 @@ export function answersFor(
         item: deliverItem(item, ref, attempt.seed, {
           number: question.number,
           showFeedback,
+          language: plan.content.test.language,
           session: session ?? { tries: 0, outcomes: {}, templateDefaults: own?.templateDefaults },
         }),
         responses: Object.fromEntries(own?.responses ?? []),
@@ -179,29 +182,62 @@ const marksOf = (
   );
 
 export interface ClassRow {
+  readonly assignmentId: number;
+  readonly attemptId: string | null;
   readonly student: string;
   readonly test: string;
-  readonly state: 'not-started' | 'stopped' | 'handed-in';
+  readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
   /** Null until it is handed in. */
   readonly points: Points | null;
+  /** The student can begin only once let in. */
+  readonly waits: boolean;
+  /** Questions locked after a long pause. */
+  readonly locked: number;
+  /** How often the test was left while it has the screen for itself. */
+  readonly timesLeft: number;
+  readonly lowBattery: boolean;
+  /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
+  readonly silentFor: number | null;
 }
 
-/** Who has done what, for the teacher. */
-export function classOverview(db: Db): ClassRow[] {
-  const rows = prepared<[], { student: string; title: string; attempt_id: string | null; user_id: number }>(
+interface OverviewRow {
+  readonly assignment_id: number;
+  readonly student: string;
+  readonly title: string;
+  readonly attempt_id: string | null;
+  readonly user_id: number;
+  readonly options: string;
+  readonly let_in_at: number | null;
+  readonly times_left: number | null;
+  readonly low_battery: number | null;
+}
+
+/** Who has done what, and who needs somebody, for whoever teaches or supervises. */
+export function classOverview(db: Db, now = Date.now()): ClassRow[] {
+  const rows = prepared<[], OverviewRow>(
     db,
-    `SELECT u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id
+    `SELECT a.id AS assignment_id, u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id, a.options, a.let_in_at,
+       p.times_left, p.low_battery
      FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.assignment_id = a.id
-     JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) ORDER BY u.display_name, t.title`,
+     JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE u.guest = 0 ORDER BY u.display_name, t.title`,
   ).all();
   return rows.map((row) => {
     const attempt = row.attempt_id === null ? null : attemptOf(db, row.user_id, row.attempt_id);
     const result = attempt && resultOf(db, attempt);
+    const running = attempt?.phase === 'running';
+    const open = running || attempt?.phase === 'stopped';
     return {
+      assignmentId: row.assignment_id,
+      attemptId: row.attempt_id,
       student: row.student,
       test: row.title,
-      state: attempt === null ? 'not-started' : attempt.phase === 'handed-in' ? 'handed-in' : 'stopped',
+      state: attempt?.phase ?? 'not-started',
       points: result?.points ?? null,
+      waits: waitsFor(readOptions(JSON.parse(row.options)), row),
+      locked: attempt && open ? (lockedIn(attempt)?.items.length ?? 0) : 0,
+      timesLeft: row.times_left ?? 0,
+      lowBattery: running && row.low_battery === 1,
+      silentFor: running ? Math.max(0, now - attempt.last_alive_at) : null,
     };
   });
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { own } from '@/core/own';
-import { createContext, createElement, Fragment, useContext, useMemo, type ReactNode } from 'react';
+import { createContext, createElement, Fragment, useContext, type ReactNode } from 'react';
 import type { Content, ContentNode } from '@/core/content/content';
 import type { InteractionModel } from '@/core/interactions/types';
 import { isSameLanguage } from '@/core/languages';
@@ -151,7 +151,7 @@ const drawAll = (content: Content, slots: ContentSlots): ReactNode[] =>
 
 /** Draws content read from a package. It holds only allowed elements, so it is drawn as it is. */
 export function ContentView({ content, slots }: { content: Content; slots: ContentSlots }) {
-  const languages = useLanguages();
+  const languages = useForeign(useContext(ContentLanguage));
   return <>{languages === null ? drawAll(content, slots) : drawForeign(content, slots, languages)}</>;
 }
 
@@ -169,19 +169,15 @@ export function WrittenIn({ language, children }: { language: string | null; chi
 }
 
 /** Null where the content is in the page's own language, so that nothing has to be said of it. */
-function useLanguages(): Languages | null {
-  const content = useContext(ContentLanguage);
+function useForeign(content: string | null): Languages | null {
   const page = useLanguage();
-  return useMemo(
-    () => (content === null || isSameLanguage(content, page) ? null : { content, page }),
-    [content, page],
-  );
+  return content === null || isSameLanguage(content, page) ? null : { content, page };
 }
 
 /** A title of the content: it says its language where that is not the page's own. */
-export const ContentTitle = ({ children }: { children: string }) => (
-  <span lang={useLanguages()?.content}>{children}</span>
-);
+export function ContentTitle({ language, children }: { language: string | null; children: string }) {
+  return <span lang={useForeign(language)?.content}>{children}</span>;
+}
 
 /** Content in another language than the page's: its words carry their language, the controls among them the page's. */
 function drawForeign(content: Content, slots: ContentSlots, { content: lang, page }: Languages): ReactNode {

@@ -1,21 +1,29 @@
 'use client';
 
-import { numbersItsParagraphs, type Content } from '@/core/content/content';
+import { numbersItsParagraphs } from '@/core/content/content';
+import type { DeliveredStimulus } from '@/core/item/delivered';
 import styles from './content.module.css';
-import { ContentView, type ContentSlots } from './ContentView';
+import { ContentView, WrittenIn, type ContentSlots } from './ContentView';
 
-/** A passage: its paragraphs numbered, unless it numbers them itself. */
-export function PassageText({ body, slots }: { body: Content; slots: ContentSlots }) {
+interface Props {
+  readonly stimulus: DeliveredStimulus;
+  readonly slots: ContentSlots;
+}
+
+/** A passage in its own language: its paragraphs numbered, unless it numbers them itself. */
+export function PassageText({ stimulus: { body, language }, slots }: Props) {
   return (
-    <div
-      className={styles.passage}
-      data-passage=""
-      data-numbered={numbersItsParagraphs(body) ? undefined : true}
-    >
-      <ContentView
-        content={body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
-        slots={slots}
-      />
-    </div>
+    <WrittenIn language={language}>
+      <div
+        className={styles.passage}
+        data-passage=""
+        data-numbered={numbersItsParagraphs(body) ? undefined : true}
+      >
+        <ContentView
+          content={body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
+          slots={slots}
+        />
+      </div>
+    </WrittenIn>
   );
 }

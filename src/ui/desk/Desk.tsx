@@ -1,20 +1,36 @@
 'use client';
 
-import { Table, type TableColumnsType } from 'antd';
+import { Button, Table, type TableColumnsType } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Points } from '@/core/sitting/points';
 import entry from '../entry/entry.module.css';
 import { Page } from '../entry/Page';
+import { useAsk } from '../entry/useAsk';
+import { useFocusKept } from '../kit/useFocusKept';
 import { usePointsWords } from '../entry/usePointsWords';
 
 export interface DeskRow {
+  readonly assignmentId: number;
+  readonly attemptId: string | null;
   readonly student: string;
   readonly test: string;
-  readonly state: 'not-started' | 'stopped' | 'handed-in';
+  readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
   readonly points: Points | null;
+  readonly waits: boolean;
+  readonly locked: number;
+  readonly timesLeft: number;
+  readonly lowBattery: boolean;
+  readonly silentFor: number | null;
 }
 
-/** The adults' first page: who has done what. */
+/** The desk looks again after so long, in milliseconds. */
+const LOOK_AGAIN_MS = 10_000;
+/** A page gives a sign of life every few seconds; this long without one is told, in milliseconds. */
+const SILENT_MS = 60_000;
+
+/** The adults' first page: who has done what, and who needs somebody. */
 export function Desk({ name, rows }: { name: string; rows: readonly DeskRow[] }) {
   return (
     <Page name={name}>
@@ -26,6 +42,18 @@ export function Desk({ name, rows }: { name: string; rows: readonly DeskRow[] })
 function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
   const t = useTranslations('desk');
   const words = usePointsWords();
+  const notices = useNotices();
+  const router = useRouter();
+  const tableRef = useRef<HTMLDivElement>(null);
+  // Whoever was let in is done with: the focus goes to who is next.
+  useFocusKept(tableRef);
+  useEffect(() => {
+    const timer = setInterval(
+      () => document.visibilityState === 'visible' && router.refresh(),
+      LOOK_AGAIN_MS,
+    );
+    return () => clearInterval(timer);
+  }, [router]);
   const columns: TableColumnsType<DeskRow> = [
     {
       key: 'student',
@@ -33,8 +61,21 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
       dataIndex: 'student',
       sorter: (a, b) => a.student.localeCompare(b.student),
     },
-    { key: 'test', title: t('test'), dataIndex: 'test' },
+    { key: 'test', title: t('test'), dataIndex: 'test', width: 220 },
     { key: 'state', title: t('state'), render: (_, row) => t(`states.${row.state}`) },
+    {
+      key: 'notices',
+      title: t('notices'),
+      sorter: (a, b) => notices(a).length - notices(b).length,
+      render: (_, row) => (
+        <>
+          {notices(row).map((words) => (
+            <div key={words}>{words}</div>
+          ))}
+          <Ways row={row} />
+        </>
+      ),
+    },
     {
       key: 'score',
       title: t('score'),
@@ -45,14 +86,62 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
     <>
       <h1>{t('title')}</h1>
       <p className={entry.soft}>{t('text')}</p>
-      <Table
-        className={entry.table}
-        columns={columns}
-        dataSource={rows.map((row, i) => ({ ...row, key: i }))}
-        pagination={rows.length > 50 ? { pageSize: 50 } : false}
-        scroll={{ x: 'max-content' }}
-        locale={{ emptyText: t('empty') }}
-      />
+      <div ref={tableRef} tabIndex={-1}>
+        <Table
+          className={entry.table}
+          columns={columns}
+          dataSource={rows.map((row) => ({ ...row, key: row.assignmentId }))}
+          pagination={rows.length > 50 ? { pageSize: 50 } : false}
+          scroll={{ x: 'max-content' }}
+          locale={{ emptyText: t('empty') }}
+        />
+      </div>
+    </>
+  );
+}
+
+/** What whoever supervises should know of a student now. */
+function useNotices(): (row: DeskRow) => string[] {
+  const t = useTranslations('desk.notice');
+  return ({ waits, locked, timesLeft, lowBattery, silentFor }) => [
+    ...(waits ? [t('waits')] : []),
+    ...(locked > 0 ? [t('locked', { count: locked })] : []),
+    ...(silentFor !== null && silentFor > SILENT_MS
+      ? [t('silent', { minutes: Math.floor(silentFor / 60_000) })]
+      : []),
+    ...(lowBattery ? [t('battery')] : []),
+    ...(timesLeft > 0 ? [t('left', { count: timesLeft })] : []),
+  ];
+}
+
+/** What can be done for a student now. */
+function Ways({ row: { waits, locked, assignmentId, attemptId, student, test } }: { row: DeskRow }) {
+  const t = useTranslations('desk');
+  const router = useRouter();
+  const { working, problem, ask } = useAsk();
+  const way = waits
+    ? { words: t('letIn'), path: `/api/assignments/${assignmentId}/let-in` }
+    : locked > 0
+      ? {
+          words: t('unlock'),
+          path: `/api/attempts/${attemptId ?? ''}/unlock`,
+        }
+      : null;
+  if (!way) return null;
+  const go = async () => {
+    if (await ask(way.path, {}, true)) router.refresh();
+  };
+  return (
+    <>
+      <Button
+        aria-label={t('wayOf', { way: way.words, student, test })}
+        // One that is disabled would lose the focus.
+        aria-disabled={working || undefined}
+        onClick={() => !working && void go()}
+      >
+        {way.words}
+      </Button>
+      {problem}
     </>
   );
 }

@@ -9,7 +9,7 @@ import type { DeliveredItem } from '@/core/item/delivered';
 import type { RawResponse } from '@/core/content/response';
 import { own } from '@/core/own';
 import content from '../content/content.module.css';
-import { ContentView, type ContentSlots } from '../content/ContentView';
+import { ContentView, WrittenIn, type ContentSlots } from '../content/ContentView';
 import { VIEW_OF } from '../interactions';
 import { Vocabulary } from '../interactions/Vocabulary';
 import styles from './entry.module.css';
@@ -62,8 +62,10 @@ export function AnswerView({ item, responses, assetUrl, marks = {} }: Props) {
   };
   const body: ContentSlots = { ...slots, enlarge: true, interaction: answerOf };
   return (
-    <fieldset className={`able-closed ${content.content}`} disabled>
-      <ContentView content={item.body} slots={body} />
-    </fieldset>
+    <WrittenIn language={item.language}>
+      <fieldset className={`able-closed ${content.content}`} disabled>
+        <ContentView content={item.body} slots={body} />
+      </fieldset>
+    </WrittenIn>
   );
 }

@@ -8,7 +8,7 @@ import { own } from '@/core/own';
 import type { RawResponse } from '@/core/content/response';
 import type { AccessNeeds } from '@/core/needs';
 import content from '../content/content.module.css';
-import { WrittenIn } from '../content/ContentView';
+import { ContentTitle } from '../content/ContentView';
 import { PassageText } from '../content/PassageText';
 import { assetAddress } from '../player/useAssets';
 import { useLayout } from '../player/useLayout';
@@ -85,63 +85,63 @@ function Questions({
           );
         })}
       </nav>
-      <WrittenIn language={question?.item.language ?? null}>
-        <div className={styles.beside} data-beside={(passages.length > 0 && layout === 'wide') || undefined}>
-          {passages.length > 0 && (
-            // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys
-            <section key={passages.join()} className={styles.read} tabIndex={0} aria-label={t('passage')}>
-              {passages.map((name) => {
-                const stimulus = own(stimuli, name);
-                return (
-                  stimulus && (
-                    <div key={name} className={content.content}>
-                      <h2>{stimulus.title}</h2>
-                      <PassageText body={stimulus.body} slots={{ assetUrl, enlarge: true }} />
-                    </div>
-                  )
-                );
-              })}
-            </section>
-          )}
-          {question && (
-            // One question's answer is nothing of another's.
-            <section
-              key={question.number}
-              className={styles.answer}
-              aria-label={t('question', { number: question.number })}
-            >
-              <h2>{t('question', { number: question.number })}</h2>
-              <p>
-                {question.maximum === null || question.verdict === 'not-marked'
-                  ? score(`verdict.${question.verdict}`)
-                  : t('verdict', {
-                      verdict: score(`verdict.${question.verdict}`),
-                      score: roundPoints(question.score ?? 0),
-                      maximum: question.maximum,
-                    })}
-              </p>
-              <h3>{t('yours')}</h3>
-              <AnswerView
-                item={question.item}
-                responses={question.responses}
-                assetUrl={assetUrl}
-                marks={question.marks}
-              />
-              <InWords item={question.item} responses={question.responses} />
-              {question.solution && (
-                <Fold className={styles.solution} open title={t('solution')}>
-                  <AnswerView
-                    item={{ ...question.item, ref: `${question.item.ref}-solution` }}
-                    responses={question.solution}
-                    assetUrl={assetUrl}
-                  />
-                  <InWords item={question.item} responses={question.solution} />
-                </Fold>
-              )}
-            </section>
-          )}
-        </div>
-      </WrittenIn>
+      <div className={styles.beside} data-beside={(passages.length > 0 && layout === 'wide') || undefined}>
+        {passages.length > 0 && (
+          // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys
+          <section key={passages.join()} className={styles.read} tabIndex={0} aria-label={t('passage')}>
+            {passages.map((name) => {
+              const stimulus = own(stimuli, name);
+              return (
+                stimulus && (
+                  <div key={name} className={content.content}>
+                    <h2>
+                      <ContentTitle language={stimulus.language}>{stimulus.title}</ContentTitle>
+                    </h2>
+                    <PassageText stimulus={stimulus} slots={{ assetUrl, enlarge: true }} />
+                  </div>
+                )
+              );
+            })}
+          </section>
+        )}
+        {question && (
+          // One question's answer is nothing of another's.
+          <section
+            key={question.number}
+            className={styles.answer}
+            aria-label={t('question', { number: question.number })}
+          >
+            <h2>{t('question', { number: question.number })}</h2>
+            <p>
+              {question.maximum === null || question.verdict === 'not-marked'
+                ? score(`verdict.${question.verdict}`)
+                : t('verdict', {
+                    verdict: score(`verdict.${question.verdict}`),
+                    score: roundPoints(question.score ?? 0),
+                    maximum: question.maximum,
+                  })}
+            </p>
+            <h3>{t('yours')}</h3>
+            <AnswerView
+              item={question.item}
+              responses={question.responses}
+              assetUrl={assetUrl}
+              marks={question.marks}
+            />
+            <InWords item={question.item} responses={question.responses} />
+            {question.solution && (
+              <Fold className={styles.solution} open title={t('solution')}>
+                <AnswerView
+                  item={{ ...question.item, ref: `${question.item.ref}-solution` }}
+                  responses={question.solution}
+                  assetUrl={assetUrl}
+                />
+                <InWords item={question.item} responses={question.solution} />
+              </Fold>
+            )}
+          </section>
+        )}
+      </div>
       <p className={styles.ways}>
         <Button size="large" disabled={at === 0} onClick={() => setAt(at - 1)}>
           {t('before')}

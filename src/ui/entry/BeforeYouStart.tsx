@@ -1,17 +1,18 @@
 'use client';
 
-import { Alert, Button } from 'antd';
-import { useState } from 'react';
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Content } from '@/core/content/content';
 import type { AccessNeeds } from '@/core/needs';
+import { useIsGuest, useShownName } from '../kit/guest';
 import { useHydrated } from '../kit/useHydrated';
-import { ContentView } from '../content/ContentView';
+import { ContentTitle, ContentView } from '../content/ContentView';
 import styles from './entry.module.css';
 import type { TestRow } from './MyTests';
 import { Page } from './Page';
-import { post } from './post';
 import { Fact, SetForYou } from './SetForYou';
+import { useAsk } from './useAsk';
 
 interface Props {
   readonly name: string;
@@ -63,23 +64,59 @@ function Parts({
   );
 }
 
+/** How the test is taken, where it is not as one would expect: told before it begins. */
+function HowGiven({ given: { onePage, ownsScreen, lockAfter } }: Pick<TestRow, 'given'>) {
+  const t = useTranslations('before.given');
+  const lines = [
+    ...(onePage ? [t('onePage')] : []),
+    ...(ownsScreen ? [t('ownsScreen')] : []),
+    ...(lockAfter === null ? [] : [t('lockAfter', { minutes: lockAfter })]),
+  ];
+  return (
+    lines.length > 0 && (
+      <p>
+        <b>{t('name')}</b> {lines.join(' ')}
+      </p>
+    )
+  );
+}
+
+/** Asked again after so long by whoever waits to be let in, in milliseconds. */
+const ASK_AGAIN_MS = 3_000;
+
+/** Whether whoever supervises has still to let the student in; it arrives by itself. */
+function useWaiting({ assignmentId, waits: first }: TestRow): boolean {
+  const [waits, setWaits] = useState(first);
+  useEffect(() => {
+    if (!waits) return undefined;
+    const ask = () =>
+      fetch(`/api/assignments/${assignmentId}/standing`)
+        .then(async (response) => {
+          const answer = (await response.json()) as { waits?: boolean };
+          if (response.ok && answer.waits === false) setWaits(false);
+        })
+        // Without network it is asked again.
+        .catch(() => undefined);
+    const timer = setInterval(() => void ask(), ASK_AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [assignmentId, waits]);
+  return waits;
+}
+
 function Before({ name, signInName, needs, assigned, directions }: Props) {
   const t = useTranslations('before');
   const tests = useTranslations('tests');
-  const refusals = useTranslations('refusals');
   const hydrated = useHydrated();
-  const [state, setState] = useState<{ working: boolean; problem: string | null }>({
-    working: false,
-    problem: null,
-  });
+  const { working, problem, ask } = useAsk();
   const minutes =
     assigned.timeLimit === null ? null : Math.round((assigned.timeLimit * needs.timeMultiplier) / 60);
+  const guest = useIsGuest();
+  const shown = useShownName(name);
   const begun = assigned.state !== 'not-started';
+  const waits = useWaiting(assigned);
   const start = async () => {
-    setState({ working: true, problem: null });
-    const answer = await post<{ attemptId: string }>(`/api/assignments/${assigned.assignmentId}/begin`, {});
-    if (answer.ok) window.location.assign(`/attempts/${answer.data.attemptId}`);
-    else setState({ working: false, problem: refusals(answer.code as 'network', { minutes: 1 }) });
+    const begun = await ask<{ attemptId: string }>(`/api/assignments/${assigned.assignmentId}/begin`, {});
+    if (begun) window.location.assign(`/attempts/${begun.attemptId}`);
   };
   const ofParts = assigned.parts.some(({ timeLimit }) => timeLimit !== null);
   const untimed = minutes === null && !ofParts;
@@ -88,8 +125,11 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
     <>
       <h1>{t('title')}</h1>
       <div className={styles.facts}>
-        <Fact name={t('you')} value={name} note={signInName} />
-        <Fact name={t('test')} value={assigned.title} />
+        <Fact name={t('you')} value={shown} note={guest ? undefined : signInName} />
+        <Fact
+          name={t('test')}
+          value={<ContentTitle language={assigned.language}>{assigned.title}</ContentTitle>}
+        />
         <Fact name={t('questions')} value={tests('questions', { count: assigned.questions })} />
         <Fact
           name={t('time')}
@@ -115,24 +155,35 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
         )}
       </div>
       <Parts parts={assigned.parts} timeMultiplier={needs.timeMultiplier} />
+      <HowGiven given={assigned.given} />
       <p>{t('notYou')}</p>
       <section className={styles.directions} aria-labelledby="directions">
         <h2 id="directions">{t('directions')}</h2>
         <ContentView content={directions} slots={{ assetUrl: (path) => path }} />
       </section>
-      {state.problem !== null && (
-        <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />
-      )}
+      {problem}
       <div className={styles.startRow}>
-        <p>{begun ? null : untimed ? t('noClock') : t('clock')}</p>
+        <div role="status">
+          <p>
+            {waits
+              ? t('waits')
+              : assigned.waits
+                ? t('letIn')
+                : begun
+                  ? null
+                  : untimed
+                    ? t('noClock')
+                    : t('clock')}
+          </p>
+        </div>
         <Button
           type="primary"
           size="large"
           className={styles.start}
           onClick={() => void start()}
-          disabled={state.working || !hydrated}
+          disabled={working || !hydrated || waits}
         >
-          {state.working ? t('working') : startWords}
+          {working ? t('working') : startWords}
         </Button>
         <Button type="link" size="large" href="/tests">
           {t('backToTests')}

@@ -2,7 +2,7 @@
 
 import { Alert, Radio } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { startTransition, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { LANGUAGES, OWN_NAMES, type Language } from '@/core/languages';
 import { useHydrated } from '../kit/useHydrated';
@@ -16,12 +16,11 @@ export function LanguageSwitch() {
   const router = useRouter();
   const language = useLanguage();
   const hydrated = useHydrated();
-  const [turning, turn] = useTransition();
   const [failed, setFailed] = useState(false);
   const choose = async (next: Language) => {
     const answer = await post('/api/language', { language: next });
     setFailed(!answer.ok);
-    if (answer.ok) turn(() => router.refresh());
+    if (answer.ok) startTransition(() => router.refresh());
   };
   return (
     <>
@@ -31,7 +30,6 @@ export function LanguageSwitch() {
         buttonStyle="solid"
         value={language}
         disabled={!hydrated}
-        data-turning={turning || undefined}
         options={LANGUAGES.map((one) => ({ value: one, label: <span lang={one}>{OWN_NAMES[one]}</span> }))}
         onChange={(event) => void choose(event.target.value as Language)}
       />

@@ -2,13 +2,17 @@
 
 import { Button, Empty, Tag } from 'antd';
 import { useFormatter, useTranslations } from 'use-intl';
+import type { AssignmentOptions } from '@/core/item/options';
 import type { AccessNeeds } from '@/core/needs';
+import { useIsGuest } from '../kit/guest';
+import { ContentTitle } from '../content/ContentView';
 import styles from './entry.module.css';
 import { Page } from './Page';
 
 export interface TestRow {
   readonly assignmentId: number;
   readonly title: string;
+  readonly language: string | null;
   readonly questions: number;
   readonly timeLimit: number | null;
   /** Its parts, where it has more than one, or one that goes forward only. */
@@ -19,6 +23,8 @@ export interface TestRow {
     readonly forwardOnly: boolean;
   }[];
   readonly state: 'not-started' | 'stopped' | 'handed-in';
+  readonly given: AssignmentOptions;
+  readonly waits: boolean;
   readonly attemptId: string | null;
   readonly begunAt: number | null;
   readonly handedInAt: number | null;
@@ -43,6 +49,8 @@ export function MyTests({
 
 function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; tests: readonly TestRow[] }) {
   const t = useTranslations('tests');
+  const practice = useTranslations('practice');
+  const guest = useIsGuest();
   const format = useFormatter();
   const where = (test: TestRow) =>
     test.state === 'handed-in' ? `/attempts/${test.attemptId ?? ''}/score` : `/tests/${test.assignmentId}`;
@@ -50,7 +58,9 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
   return (
     <>
       <h1>{t('title')}</h1>
-      <p className={styles.soft}>{t('hello', { name: name.split(' ')[0] ?? name })}</p>
+      <p className={styles.soft}>
+        {guest ? practice('guest') : t('hello', { name: name.split(' ')[0] ?? name })}
+      </p>
       <p className={styles.toMyView}>
         <Button size="large" href="/my-view">
           {t('myView')}
@@ -62,7 +72,9 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
         {tests.map((test) => (
           <li key={test.assignmentId} className={styles.test} data-state={test.state}>
             <div className={styles.testText}>
-              <h2>{test.title}</h2>
+              <h2>
+                <ContentTitle language={test.language}>{test.title}</ContentTitle>
+              </h2>
               <p className={styles.soft}>
                 {t('questions', { count: test.questions })} ·{' '}
                 {test.timeLimit === null

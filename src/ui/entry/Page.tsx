@@ -6,6 +6,7 @@ import { useTranslations } from 'use-intl';
 import type { NeedsLook } from '@/core/needs';
 import { PLAIN_TEXT } from '@/core/view/text';
 import { useHydrated } from '../kit/useHydrated';
+import { useIsGuest, useShownName } from '../kit/guest';
 import { Look } from '../kit/Look';
 import { Mark } from '../kit/Mark';
 import { Words } from '../kit/Words';
@@ -41,13 +42,15 @@ export function Page({ name, needs, wide = false, children }: PageProps) {
   );
 }
 
-async function signOut(): Promise<void> {
+async function signOut(to: string): Promise<void> {
   await Promise.allSettled([post('/api/sign-out', {}), forgetAllAttempts()]);
-  window.location.assign('/sign-in');
+  window.location.assign(to);
 }
 
 function Bar({ name }: { name?: string }) {
   const t = useTranslations('app');
+  const guest = useIsGuest();
+  const shown = useShownName(name ?? '');
   const hydrated = useHydrated();
   return (
     <header className={styles.bar}>
@@ -56,9 +59,9 @@ function Bar({ name }: { name?: string }) {
       <LanguageSwitch />
       {name !== undefined && (
         <>
-          <span className={styles.who}>{name}</span>
-          <Button disabled={!hydrated} onClick={() => void signOut()}>
-            {t('signOut')}
+          <span className={styles.who}>{shown}</span>
+          <Button disabled={!hydrated} onClick={() => void signOut(guest ? '/practice' : '/sign-in')}>
+            {t(guest ? 'endPractice' : 'signOut')}
           </Button>
         </>
       )}

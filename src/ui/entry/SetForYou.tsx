@@ -1,11 +1,12 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { AccessNeeds } from '@/core/needs';
 import styles from './entry.module.css';
 
 /** Something to know before a test. */
-export function Fact({ name, value, note }: { name: string; value: string; note?: string }) {
+export function Fact({ name, value, note }: { name: string; value: ReactNode; note?: string }) {
   return (
     <div className={styles.fact}>
       <span className={styles.soft}>{name}</span>

@@ -1,13 +1,12 @@
 'use client';
 
-import { Alert, Button, Form, Input } from 'antd';
-import { useState } from 'react';
+import { Button, Form, Input } from 'antd';
 import { useTranslations } from 'use-intl';
 import { useHydrated } from '../kit/useHydrated';
 import { forgetAllAttempts } from '../attempt/offline/forgetAll';
 import styles from './entry.module.css';
 import { Page } from './Page';
-import { post } from './post';
+import { useAsk } from './useAsk';
 
 /** Signing in with the name and password a teacher gave out. */
 export function SignIn() {
@@ -20,37 +19,24 @@ export function SignIn() {
 
 function SignInForm() {
   const t = useTranslations('signIn');
-  const refusals = useTranslations('refusals');
   const hydrated = useHydrated();
-  const [state, setState] = useState<{ working: boolean; problem: string | null }>({
-    working: false,
-    problem: null,
-  });
+  const { working, problem, ask } = useAsk();
   const signIn = async (values: { name: string; password: string }) => {
-    setState({ working: true, problem: null });
-    const answer = await post<{ role: string }>('/api/sign-in', values);
-    if (answer.ok) {
-      await forgetAllAttempts();
-      window.location.assign('/');
-    } else
-      setState({
-        working: false,
-        problem: refusals(answer.code as 'network', { seconds: answer.seconds ?? 10 }),
-      });
+    if ((await ask('/api/sign-in', values)) === null) return;
+    await forgetAllAttempts();
+    window.location.assign('/');
   };
   return (
     <section className={styles.card} aria-labelledby="sign-in">
       <h1 id="sign-in">{t('title')}</h1>
       <p>{t('text')}</p>
-      {state.problem !== null && (
-        <Alert type="error" showIcon title={state.problem} role="alert" className={styles.alert} />
-      )}
+      {problem}
       <Form
         layout="vertical"
         requiredMark={false}
         onFinish={(values: { name: string; password: string }) => void signIn(values)}
         method="post"
-        disabled={state.working || !hydrated}
+        disabled={working || !hydrated}
       >
         <Form.Item
           name="name"
@@ -67,9 +53,14 @@ function SignInForm() {
           <Input.Password size="large" autoComplete="current-password" />
         </Form.Item>
         <Button type="primary" size="large" htmlType="submit" block>
-          {state.working ? t('working') : t('button')}
+          {working ? t('working') : t('button')}
         </Button>
       </Form>
+      <p className={styles.other}>
+        <Button type="link" size="large" href="/practice" block>
+          {t('practice')}
+        </Button>
+      </p>
     </section>
   );
 }

@@ -1,20 +1,23 @@
 'use client';
 
-import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { isFinished, neighbour } from '@/core/attempt/overview';
 import { AT_QUESTION, type Position } from '@/core/attempt/position';
 import { own } from '@/core/own';
-import { isEnd, isForwardOnly, questionOrder, type DeliveredTest } from '@/core/item/delivered';
+import { isEnd, isForwardOnly, questionOrder, shownTogether } from '@/core/item/delivered';
 import { useHandler } from '../kit/useHandler';
 import { Header } from './header/Header';
 import { useAttempt, useKept, usePlayer } from '../attempt/PlayerContext';
 import styles from './player.module.css';
+import { Notices } from './screen/Notices';
 import { Review } from './review/Review';
-import { useDrawnAhead } from './sheets/drawnAhead';
+import { SheetPlace, useDrawnAhead } from './sheets/drawnAhead';
 import { SHEETS } from './sheets/GrowButton';
+import { NONE, PASSAGE, sheetsFor, useNear } from './sheets/onScreen';
 import { PassageSheet } from './sheets/PassageSheet';
 import { QuestionSheet } from './sheets/QuestionSheet';
+import { SectionPage } from './sheets/SectionPage';
 import { Sheets } from './sheets/Sheets';
 import type { Unit } from './sheets/units';
 import { useWhereRead } from '../tools/whereRead';
@@ -23,6 +26,7 @@ import { useGoingOn } from './stages/useGoingOn';
 import { ToolRail } from './rail/ToolRail';
 import { useToolAct, useToolsHere, type OpenPanel } from './rail/tools';
 import { Trail } from './trail/Trail';
+import { useArrival } from './useArrival';
 import { useFlag } from './useFlag';
 import { useKeys } from './useKeys';
 import { useLeaving } from './useLeaving';
@@ -43,18 +47,26 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   const fromReview = position.kind === 'question' && position.fromReview;
   const [open, setOpen] = useState<string | null>(null);
   const pageRef = useRef<HTMLDivElement>(null);
-  const shownRef = useRef<string | null>(null);
-  const unseenRef = useRef<() => Unit[]>(() => []);
-  const shown = reviewing ? [] : sheetsOf(test, current);
+  /** What several questions on one page scroll in. */
+  const sectionRef = useRef<HTMLElement>(null);
+  const readRef = useRef<string | null>(null);
+  const [unseen] = useState(() => new Map<string, () => Unit[]>());
+  const { questions, passage } = useMemo(() => sheetsFor(test, current), [test, current]);
+  const [first] = questions;
+  const together = questions.length > 1;
+  const pageScrollerRef = layout === 'narrow' ? pageRef : null;
+  const togetherRef = pageScrollerRef ?? sectionRef;
   const [{ alone }, keepSheets] = useKept('sheets', SHEETS);
-  const { side, turn } = useTurning(shown[1] ?? null, shown[0] ?? null, pageRef);
-  const { leave, reminder } = useLeaving(unseenRef, reviewing, () => {
+  // On one page with others the passage may change while one reads on: that turns nothing.
+  const { side, turn } = useTurning(together ? (first ?? null) : passage, first ?? null, current, pageRef);
+  const { leave, reminder } = useLeaving(unseen, reviewing ? NONE : questions, () => {
     if (layout === 'narrow' && side === 'passage') turn('question');
     else if (alone === 'passage') keepSheets({ alone: null });
   });
 
   const openQuestion = useCallback(
     (ref: string) => {
+      readRef.current = null;
       dispatch({ type: 'opened', item: ref });
       // Only the narrow screen scrolls as a whole; asking the wide one would cost a layout for nothing.
       if (layout === 'narrow') pageRef.current?.scrollTo({ top: 0 });
@@ -69,12 +81,20 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   useTitle(reviewing ? null : current);
   useWhereRead();
 
-  const goTo = useHandler((ref: string) =>
-    leave(() => {
+  const readOn = useHandler((ref: string) => {
+    readRef.current = ref;
+    dispatch({ type: 'opened', item: ref });
+  });
+  useArrival(!reviewing && questions.length > 0 ? current : null, together, pageRef, readRef);
+
+  const goTo = useHandler((ref: string) => {
+    const go = () => {
       setPosition(AT_QUESTION);
       if (ref !== current) openQuestion(ref);
-    }),
-  );
+    };
+    if (!reviewing && questions.includes(ref)) go();
+    else leave(go);
+  });
   const going = useGoingOn({
     onGo: (ref) => {
       setPosition({ kind: 'question', fromReview: true });
@@ -103,24 +123,42 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
   });
   usePlayerKeys({ step, review, open, setOpen, current, reviewing });
 
-  const sheets = useDrawnAhead([...new Set([...shown, ...useNear(current, ready)])], shown, (sheet) => {
+  const shown = reviewing ? NONE : [...questions, ...(passage === null ? [] : [passage])];
+  const near = useNear(current, ready);
+  const sheets = useDrawnAhead([...new Set([...shown, ...near])], shown, (sheet) => {
     const item = own(test.items, sheet);
     return item ? (
       <QuestionSheet
         item={item}
-        pageRef={pageRef}
-        unseenRef={unseenRef}
-        shownRef={shownRef}
+        inRef={shownTogether(test, sheet).length > 1 ? togetherRef : pageScrollerRef}
+        together={shownTogether(test, sheet).length > 1}
+        unseen={unseen}
         fromReview={fromReview && sheet === current}
         onStep={step}
         onReview={review}
         onTurn={turn}
       />
     ) : (
-      <PassageSheet stimulusId={sheet.slice(PASSAGE.length)} pageRef={pageRef} onTurn={turn} />
+      <PassageSheet stimulusId={sheet.slice(PASSAGE.length)} inRef={pageScrollerRef} onTurn={turn} />
     );
   });
-  const [question, passage] = shown.map(sheets.elementOf);
+  const ways = { onStep: step, onReview: review, fromReview };
+  const question =
+    first !== undefined && current !== null && together ? (
+      <SectionPage
+        key={first}
+        refs={questions}
+        current={current}
+        elementOf={sheets.elementOf}
+        scrollerRef={togetherRef}
+        onRead={readOn}
+        hasPassage={passage !== null}
+        onTurn={turn}
+        {...ways}
+      />
+    ) : (
+      first !== undefined && <SheetPlace element={sheets.elementOf(first)} />
+    );
 
   return (
     <div ref={pageRef} className={styles.screen} data-layout={layout} data-player={ready ? 'ready' : ''}>
@@ -145,7 +183,13 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
             />
           </div>
         ) : (
-          ((question && <Sheets question={question} passage={passage} side={side} />) ?? <Fetching />)
+          (question && (
+            <Sheets
+              question={question}
+              passage={passage === null ? undefined : sheets.elementOf(passage)}
+              side={side}
+            />
+          )) || <Fetching />
         )}
         {sheets.drawn}
       </main>
@@ -153,6 +197,7 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
       <PageLayers />
       {reminder}
       {going.dialogs}
+      <Notices />
     </div>
   );
 }
@@ -165,36 +210,6 @@ function Fetching() {
       {t('fetching')}
     </p>
   );
-}
-
-/** What a passage's sheet is called among the sheets; a question's is called by its reference. */
-const PASSAGE = 'passage:';
-
-/** The sheets a question is shown on: its own, and its passage's. */
-function sheetsOf(test: DeliveredTest, ref: string | null): string[] {
-  const item = ref === null ? undefined : own(test.items, ref);
-  if (!item) return [];
-  const [stimulus] = item.stimuli;
-  return [item.ref, ...(stimulus !== undefined && own(test.stimuli, stimulus) ? [PASSAGE + stimulus] : [])];
-}
-
-/** Time a question has to itself, to be painted and first looked at, before its neighbours are drawn. */
-const LOOK_FIRST_MS = 120;
-
-/** The sheets of a question and of those on either side, once it stands and all code is here. */
-function useNear(current: string | null, ready: boolean): readonly string[] {
-  const { test } = usePlayer();
-  const [near, setNear] = useState<readonly string[]>([]);
-  useEffect(() => {
-    if (current === null || !ready) return undefined;
-    const refs = [current, neighbour(test, current, 1), neighbour(test, current, -1)];
-    const later = setTimeout(
-      () => startTransition(() => setNear(refs.flatMap((ref) => sheetsOf(test, ref)))),
-      LOOK_FIRST_MS,
-    );
-    return () => clearTimeout(later);
-  }, [current, ready, test]);
-  return near;
 }
 
 interface KeyTargets extends OpenPanel {

@@ -38,7 +38,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
     [attemptId, test.assets],
   );
   const isHandedIn = status.over || phase === 'handed-in';
-  const goesOnOffline = useOffline(attemptId, pictures, ready, isHandedIn);
+  const goesOnOffline = useOffline(attemptId, pictures, ready, isHandedIn) && status.placed;
   const { value, speech } = usePlayerValue(session, assetUrl, { goesOnOffline });
   useSessionEvents(session);
   const handedIn = useCallback(() => window.location.assign(`/attempts/${attemptId}/score`), [attemptId]);

@@ -2,6 +2,7 @@
 
 import { SHEET_LAYERS } from '../tools';
 import type { SheetLayerProps } from '../tools/types';
+import { useAttempt } from '../attempt/PlayerContext';
 import { useIsHere } from '../tools/useIsHere';
 
 interface Props extends SheetLayerProps {
@@ -14,7 +15,8 @@ interface Props extends SheetLayerProps {
 /** What the tools of this question lay over a text; it belongs at the end of the text's box. */
 export function TextLayers({ itemRef, has = () => true, ...text }: Props) {
   const isHere = useIsHere(itemRef);
-  return SHEET_LAYERS.filter((layer) => has(layer) && isHere(layer.tool)).map(({ tool, Layer }) => (
-    <Layer key={tool.id} {...text} />
-  ));
+  const elsewhere = useAttempt(({ current }) => itemRef !== undefined && itemRef !== current);
+  return SHEET_LAYERS.filter((layer) => has(layer) && isHere(layer.tool) && !(layer.one && elsewhere)).map(
+    ({ tool, Layer }) => <Layer key={tool.id} {...text} />,
+  );
 }

@@ -9,6 +9,7 @@ import { Review } from './review/Review';
 import { ItemBody } from './sheets/InteractionHost';
 import { Feedback } from './sheets/Feedback';
 import { QuestionFooter } from './sheets/QuestionFooter';
+import { Ways } from './sheets/Ways';
 import type { Checking } from './sheets/useChecking';
 import { delivered, someQuestion, testPlayer } from './testPlayer';
 import { Trail } from './trail/Trail';
@@ -136,9 +137,14 @@ describe('the foot of a question', () => {
       <QuestionFooter
         item={item}
         checking={checking}
-        onStep={(by) => steps.push(by)}
-        onReview={() => steps.push(0)}
-        fromReview={false}
+        ways={
+          <Ways
+            itemRef={item.ref}
+            onStep={(by) => steps.push(by)}
+            onReview={() => steps.push(0)}
+            fromReview={false}
+          />
+        }
       />,
     );
     return player;

@@ -5,6 +5,7 @@ import { IntlProvider } from 'use-intl';
 import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
 import { deliverItem } from '@/core/deliver/deliver';
 import type { DeliveredItem, DeliveredPart, DeliveredTest } from '@/core/item/delivered';
+import { USUAL } from '@/core/item/options';
 import { NO_NEEDS } from '@/core/needs';
 import { itemFrom } from '@/core/qti/testItem';
 import { PLAIN_TEXT } from '@/core/view/text';
@@ -96,6 +97,7 @@ export function testPlayer(
     ],
     count: parts?.reduce((sum, part) => sum + part.count, 0) ?? items.length,
     clocks: [],
+    given: USUAL,
     items: Object.fromEntries(items.map((item, i) => [item.ref, { ...item, number: i + 1 }])),
     stimuli,
     assets: [],

@@ -3,16 +3,21 @@
 import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import { usePlayer } from '../attempt/PlayerContext';
 import { useHandler } from '../kit/useHandler';
+import { sheetOf } from './sheets/units';
 
 export type Side = 'passage' | 'question';
 
 /**
  * Turning between a passage and its question where there is room for one: a passage is shown first when it is new, the question when
  * the page was made larger in the middle of it, and each is found again where it was left.
+ * @param passage what a passage is known by here, so that a new one is shown first
+ * @param question what the place in the questions is kept under
+ * @param current the question whose heading takes the focus
  */
 export function useTurning(
   passage: string | null,
   question: string | null,
+  current: string | null,
   pageRef: RefObject<HTMLElement | null>,
 ): { side: Side; turn: (to: Side) => void } {
   const places = useRef(new Map<string, number>());
@@ -36,7 +41,11 @@ export function useTurning(
     arriving.current = place;
     setTurned({ passage, layout, side: to });
     setTimeout(() => {
-      page.querySelector<HTMLElement>(`[data-sheet=${to}] h2`)?.focus({ preventScroll: true });
+      const sheet =
+        to === 'question' && current !== null
+          ? sheetOf(page, current)
+          : page.querySelector<HTMLElement>(`[data-sheet=${to}]`);
+      sheet?.querySelector('h2')?.focus({ preventScroll: true });
       page.scrollTop = place;
     });
   });

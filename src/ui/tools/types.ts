@@ -65,6 +65,8 @@ export interface ToolDefinition<State extends Kept = Kept> extends RailTool {
     readonly Layer: ComponentType<SheetLayerProps>;
     /** Whether it lies also over texts that a window shows. */
     readonly inWindows?: boolean;
+    /** There is one on the screen: where several questions stand on one page, over the one the student is at. */
+    readonly one?: boolean;
   };
   /** Drawn over the whole screen. */
   readonly PageLayer?: ComponentType<QuestionProps>;

@@ -16,8 +16,6 @@ export function rememberLoaded(): void {
 export async function startWorker(): Promise<void> {
   if (!canKeep()) return;
   await navigator.serviceWorker.register(WORKER, { scope: '/', updateViaCache: 'none' });
-  // Asked once; a browser that says no may clear away what is kept when its disk is full.
-  await navigator.storage.persist().catch(() => false);
 }
 
 async function keep(cacheName: string, addresses: readonly string[], anew = false): Promise<void> {
@@ -55,11 +53,11 @@ export async function keepFiles(attemptId: string, pictures: readonly string[]):
   }
 }
 
-/** Forgets what is kept of one attempt, or of all. */
+/** Forgets what is kept of one attempt; or of all, and the app's own files, of which every new version leaves some behind. */
 export async function forgetFiles(attemptId?: string): Promise<void> {
   if (!canKeep()) return;
   if (attemptId === undefined) {
-    await caches.delete(CACHES.page);
+    await Promise.all(Object.values(CACHES).map((name) => caches.delete(name)));
     return;
   }
   const cache = await caches.open(CACHES.page);

@@ -141,6 +141,24 @@ describe('a page loaded again without network', () => {
     expect(await keeping.places.kept()).toBeNull();
   });
 
+  test('is not opened from here where the server had it opened and then said no more: it has given the page another name', async () => {
+    const server = new FakeServer();
+    const { session, keeping } = page(server);
+    await settle();
+    session.close();
+    server.content = () => Promise.reject(new TypeError('network'));
+    await expect(again(keeping, server)).rejects.toThrow('network');
+  });
+
+  test('is not opened by a browser that cannot tell whether another page has it', async () => {
+    const server = new FakeServer();
+    const { session, keeping } = page(server);
+    await settle();
+    session.close();
+    const noLocks = () => Promise.reject(new Error('no locks'));
+    await expect(again(keeping, down(server), noLocks)).rejects.toThrow('network');
+  });
+
   test('is opened by one page only', async () => {
     const server = new FakeServer();
     const { session, keeping } = page(server);
@@ -207,6 +225,26 @@ describe('what a computer keeps', () => {
     expect(await two.keeping.places.kept()).toBeNull();
     one.session.close();
     two.session.close();
+  });
+
+  test('is never an old place with new numbers: where one can be neither kept nor forgotten, the journal stays whole', async () => {
+    const server = new FakeServer();
+    const { session, timers, keeping } = page(server);
+    await settle();
+    const broken = () => Promise.reject(new Error('disk full'));
+    Object.assign(keeping.places, { keep: broken, forget: broken });
+    session.dispatch(answer('A'));
+    await session.flush();
+    timers.fire();
+    await settle();
+    session.close();
+    const next = await again(keeping, down(server));
+    expect(next.getState().items.q?.responses.R).toBe('A');
+    next.dispatch(answer('B'));
+    server.up = true;
+    await next.flush();
+    expect(server.kept.get('page-1')?.get(2)).toMatchObject({ responses: { R: 'B' } });
+    next.close();
   });
 
   test('grows no further where no place can be kept: the journal forgets what the server has', async () => {

@@ -5,10 +5,11 @@ const PATIENCE_MS = 3_000;
  * Makes a page's place this page's own until it is gone: two pages that went on from one place would number their answers alike.
  * @param device what the server calls the page
  * @param gone when this page gives it up
- * @returns whether it is; false while another page has it. A browser without locks gives it to everyone
+ * @returns whether it is; false while another page has it
+ * @throws where the browser has no locks, so that nobody can tell
  */
 export function ownPlace(device: string, gone: AbortSignal): Promise<boolean> {
-  if (!('locks' in navigator)) return Promise.resolve(true);
+  if (!('locks' in navigator)) return Promise.reject(new Error('this browser has no locks'));
   const patience = AbortSignal.timeout(PATIENCE_MS);
   return new Promise((resolve) => {
     navigator.locks

@@ -13,7 +13,7 @@ interface Standing {
 
 /**
  * Keeps on this computer where a page stands, a moment after the server has taken something, and then lets the journal forget what both
- * the place and the server hold. Where the computer will keep no place, the journal forgets all the same.
+ * the place and the server hold. Where the computer keeps no place at all, the journal forgets all the same.
  */
 export class PlaceKeeper {
   private timer: unknown = null;
@@ -52,8 +52,10 @@ export class PlaceKeeper {
       this.tell(true);
     } catch {
       this.tell(false);
-      await this.places.forget(place.device).catch(() => undefined);
       this.keptContent = null;
+      // An older place that stays would number anew what the server has under these numbers: then the journal must stay as well.
+      const isGone = await this.places.forget(place.device).catch(() => false);
+      if (!isGone) return;
     }
     await this.journal.forget(place.device, place.acknowledged).catch(() => undefined);
   }
@@ -61,8 +63,10 @@ export class PlaceKeeper {
   /** The attempt is over, or is somewhere else: nothing is to be found here, but for what the server does not have. */
   async forget(device: string, acknowledged: number): Promise<void> {
     this.end();
-    await this.places.forget(device).catch(() => undefined);
-    await this.journal.forget(device, acknowledged).catch(() => undefined);
+    if (await this.places.forget(device).catch(() => false)) {
+      await this.places.forgetFiles().catch(() => undefined);
+      await this.journal.forget(device, acknowledged).catch(() => undefined);
+    }
   }
 
   end(): void {

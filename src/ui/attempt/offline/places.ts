@@ -31,10 +31,13 @@ export interface Places {
   /** null where nothing was kept, or by a version of the app that kept it otherwise. */
   kept(): Promise<Kept | null>;
   /**
-   * Forgets it, and what its page is made of.
+   * Forgets it.
    * @param device only where it is this page's: another page on this computer may have put its own there since
+   * @returns whether nothing is kept any more
    */
-  forget(device?: string): Promise<void>;
+  forget(device?: string): Promise<boolean>;
+  /** Forgets what the attempt's page is made of. */
+  forgetFiles(): Promise<void>;
 }
 
 /** Counts on when a place or a state gets another shape: what an older page kept is then not opened. */
@@ -76,10 +79,12 @@ export function openPlaces(attempt: string): Places {
     async forget(device) {
       const transaction = (await database()).transaction(STORES, 'readwrite');
       const kept = await transaction.objectStore('places').get(attempt);
-      if (device !== undefined && kept && kept.place.device !== device) return;
+      if (device !== undefined && kept && kept.place.device !== device) return false;
       for (const store of STORES) void transaction.objectStore(store).delete(attempt);
-      await Promise.all([transaction.done, forgetFiles(attempt)]);
+      await transaction.done;
+      return true;
     },
+    forgetFiles: () => forgetFiles(attempt),
   };
 }
 
@@ -96,5 +101,6 @@ export async function forgetEveryPlace(): Promise<void> {
 export const NO_PLACES: Places = {
   keep: () => Promise.resolve(),
   kept: () => Promise.resolve(null),
-  forget: () => Promise.resolve(),
+  forget: () => Promise.resolve(true),
+  forgetFiles: () => Promise.resolve(),
 };

@@ -17,6 +17,10 @@ export class Outbox {
     this.acknowledgedTo = before;
   }
 
+  /** All that is still here, in order. */
+  get all(): readonly BrowserEvent[] {
+    return this.events;
+  }
   /** The number of the last thing said; 0 before the first. */
   get last(): number {
     return this.before + this.events.length;
@@ -51,14 +55,8 @@ export class Outbox {
   }
 
   /** Everything once more, from number 1 and under another name, with `first` said before it. */
-  again(
-    device: string,
-    first: readonly BrowserAction[],
-    at: Millis,
-  ): { outbox: Outbox; events: BrowserEvent[] } {
-    const events = [...first.map((action) => ({ ...action, at })), ...this.events].map(
-      (event, i): BrowserEvent => ({ ...event, device, seq: i + 1 }),
-    );
-    return { outbox: new Outbox(events), events };
+  again(device: string, first: readonly BrowserAction[], at: Millis): Outbox {
+    const said = [...first.map((action) => ({ ...action, at })), ...this.events];
+    return new Outbox(said.map((event, i): BrowserEvent => ({ ...event, device, seq: i + 1 })));
   }
 }

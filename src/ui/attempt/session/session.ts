@@ -4,20 +4,16 @@ import { may } from '@/core/attempt/may';
 import { own } from '@/core/own';
 import type { GoOnRequest } from '@/core/wire/requests';
 import { openPartOf, type DeliveredTest } from '@/core/item/delivered';
-import { itemOf, type AttemptState } from '@/core/attempt/state';
+import type { AttemptState } from '@/core/attempt/state';
 import { PlaceKeeper } from '../offline/placeKeeper';
 import type { Places } from '../offline/places';
 import type { ServerClock } from './clock';
 import type { Journal } from './journal';
+import { lackingIn } from './lacking';
 import { Outbox } from './outbox';
+import { saveStateOf, type SaveState } from './saveState';
 import { browserTimers, type Timers } from './timers';
 import { ServerRefusal, type Content, type Transport, type WentOn } from './transport';
-
-/**
- * How safe the answers are, in truth: all with the server; on their way; kept on this computer because the network is down;
- * or only in this window, because the computer would not keep them either.
- */
-export type SaveState = 'saved' | 'saving' | 'kept' | 'at-risk';
 
 export interface SessionStatus {
   readonly save: SaveState;
@@ -122,13 +118,19 @@ export class AttemptSession {
   /** Where this page stands, to be kept; null while what it shows does not go with it. */
   private standing() {
     if (!this.isDelivered) return null;
-    const { outbox, cursor, device } = this;
     const serverNow = this.clock.now();
-    const place = {
-      ...{ device, cursor, serverNow, state: this.getState() },
-      ...{ upTo: outbox.last, acknowledged: outbox.acknowledged, ahead: serverNow - Date.now() },
+    return {
+      place: {
+        device: this.device,
+        state: this.getState(),
+        upTo: this.outbox.last,
+        acknowledged: this.outbox.acknowledged,
+        cursor: this.cursor,
+        serverNow,
+        ahead: serverNow - Date.now(),
+      },
+      content: { test: this.delivered, student: this.student },
     };
-    return { place, content: { test: this.delivered, student: this.student } };
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -349,22 +351,12 @@ export class AttemptSession {
   private async openAgain(): Promise<void> {
     const { device, state, cursor } = await this.transport.resume();
     const at = this.clock.now();
-    const lost = Object.entries(this.opened.items).flatMap(
-      ([item, { responses, flagged }]): BrowserAction[] => {
-        const there = itemOf(state, item);
-        const changed = JSON.stringify(there.responses) !== JSON.stringify(responses);
-        return [
-          ...(changed ? [{ type: 'answered' as const, item, responses, how: 'edit' as const }] : []),
-          ...(flagged && !there.flagged ? [{ type: 'flagged' as const, item, on: true }] : []),
-        ];
-      },
-    );
+    const lost = lackingIn(state, this.opened);
     const before = this.device;
     this.device = device;
     this.cursor = cursor;
-    const { outbox, events } = this.outbox.again(device, lost, at);
-    this.outbox = outbox;
-    await this.journal.append(events);
+    this.outbox = this.outbox.again(device, lost, at);
+    await this.journal.append(this.outbox.all);
     await this.keeper.now();
     await this.journal.forget(before, Infinity);
   }
@@ -383,17 +375,12 @@ export class AttemptSession {
   }
 
   private updateSave(): void {
-    const waiting = this.isWaiting;
-    const down = this.failures > 0;
-    const save: SaveState = this.refused
-      ? 'at-risk'
-      : down
-        ? waiting && this.journalFailed
-          ? 'at-risk'
-          : 'kept'
-        : waiting
-          ? 'saving'
-          : 'saved';
+    const save = saveStateOf({
+      isWaiting: this.isWaiting,
+      isDown: this.failures > 0,
+      wasRefused: this.refused,
+      journalFailed: this.journalFailed,
+    });
     if (save !== this.status.save) this.status = { ...this.status, save };
   }
 

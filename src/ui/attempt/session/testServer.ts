@@ -1,6 +1,7 @@
 import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
 import { NEW_ATTEMPT } from '@/core/attempt/state';
 import type { DeliveredItem } from '@/core/item/delivered';
+import { USUAL } from '@/core/item/options';
 import { NO_MATERIALS } from '@/core/item/materials';
 import { NO_NEEDS } from '@/core/needs';
 import type { Stage } from '@/core/sitting/stage';
@@ -32,6 +33,7 @@ export const CONTENT: Content = {
     parts: [],
     count: 0,
     clocks: [],
+    given: USUAL,
     items: {},
     stimuli: {},
     assets: [],

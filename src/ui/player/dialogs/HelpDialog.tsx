@@ -3,19 +3,21 @@
 import { useTranslations } from 'use-intl';
 import { ContentView } from '../../content/ContentView';
 import { usePlayer } from '../../attempt/PlayerContext';
+import { Fold } from '../../kit/Fold';
 import { SCREEN_ACTIONS } from '../keys';
 import { useToolsHere } from '../rail/tools';
 import { useKeySettings } from '../useKeys';
 import { Dialog } from './Dialog';
 import styles from './dialogs.module.css';
 
-/** Directions, how to find the way, and the keys, which can be changed or switched off. */
+/** Directions, how to find the way, how each tool the student has works, and the keys, which can be changed or switched off. */
 export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const t = useTranslations('help');
   const { test, assetUrl } = usePlayer();
   const { on, letters, setOn, setLetter } = useKeySettings();
   const tools = useTranslations('tools');
-  const here = new Set<string>([...SCREEN_ACTIONS, ...useToolsHere().map(({ tool }) => tool.id)]);
+  const toolsHere = useToolsHere();
+  const here = new Set<string>([...SCREEN_ACTIONS, ...toolsHere.map(({ tool }) => tool.id)]);
   const shown = [...letters].filter(([action]) => here.has(action));
   const nameOf = (action: string): string => {
     const own = SCREEN_ACTIONS.find((one) => one === action);
@@ -44,6 +46,26 @@ export function HelpDialog({ open, onClose }: { open: boolean; onClose: () => vo
       )}
       <h3>{t('way')}</h3>
       <p>{t('wayText')}</p>
+      {toolsHere.length > 0 && <h3>{t('tools')}</h3>}
+      {toolsHere.map(({ tool: { id, Icon } }) => (
+        <Fold
+          key={id}
+          title={
+            <>
+              <Icon size="1.1em" aria-hidden="true" /> {tools(`${id as 'eliminator'}.name`)}
+            </>
+          }
+        >
+          <p>{tools(`${id as 'eliminator'}.about`)}.</p>
+          <ul>
+            {tools(`${id as 'eliminator'}.lesson`)
+              .split('\n')
+              .map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+          </ul>
+        </Fold>
+      ))}
       <h3>{t('keys')}</h3>
       <label className={styles.switch}>
         <input type="checkbox" checked={on} onChange={(event) => setOn(event.target.checked)} />

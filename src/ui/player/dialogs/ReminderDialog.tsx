@@ -7,12 +7,14 @@ import { Dialog } from './Dialog';
 
 interface Props {
   readonly unseen: readonly Unit[] | null;
+  /** Whether several questions stand there. */
+  readonly page: boolean;
   readonly onShow: () => void;
   readonly onGoOn: () => void;
 }
 
 /** The one gentle stop on leaving a question with something never seen. */
-export function ReminderDialog({ unseen, onShow, onGoOn }: Props) {
+export function ReminderDialog({ unseen, page, onShow, onGoOn }: Props) {
   const t = useTranslations('reminder');
   const words = useHiddenWords();
   const counts: Partial<Record<UnitKind, number>> = {};
@@ -21,7 +23,7 @@ export function ReminderDialog({ unseen, onShow, onGoOn }: Props) {
   return (
     <Dialog
       open={unseen !== null}
-      title={t('title')}
+      title={t('title', { page: page ? 'yes' : 'no' })}
       onClose={onShow}
       actions={[
         { words: t('goOn'), act: onGoOn },

@@ -9,7 +9,8 @@ import styles from './dialogs.module.css';
 /** Stopping for now: says what happens next, and is nothing like handing in. */
 export function StopDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const t = useTranslations('stop');
-  const { session } = usePlayer();
+  const { session, test } = usePlayer();
+  const { lockAfter } = test.given;
   const [state, setState] = useState<'asking' | 'working' | 'failed'>('asking');
   const stop = () => {
     setState('working');
@@ -34,6 +35,7 @@ export function StopDialog({ open, onClose }: { open: boolean; onClose: () => vo
       ]}
     >
       <p>{t('text')}</p>
+      {lockAfter !== null && <p>{t('locks', { minutes: lockAfter })}</p>}
       {state === 'failed' && (
         <p className={styles.problem} role="alert">
           {t('failed')}

@@ -4,12 +4,14 @@ import { CircleHelp, LogOut, Menu } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { partOf, partsOf, type DeliveredTest } from '@/core/item/delivered';
+import { useShownName } from '../../kit/guest';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
 import { ContentTitle } from '../../content/ContentView';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
+import { BatterySign } from './BatterySign';
 import { SaveSign } from './SaveSign';
 import { usePartName } from '../stages/usePartName';
 import { TimeLeft } from './TimeLeft';
@@ -35,6 +37,7 @@ const partNameOf = (
 export const Header = memo(function Header() {
   const t = useTranslations('header');
   const { test, studentName, layout, tight, rehearsal } = usePlayer();
+  const name = useShownName(studentName);
   const current = useAttempt((state) => state.current);
   const nameOf = usePartName();
   const section = [partNameOf(test, current, nameOf), sectionOf(test, current)].filter(Boolean).join(' · ');
@@ -44,9 +47,9 @@ export const Header = memo(function Header() {
   const title = (
     <div className={styles.title}>
       <h1>
-        <ContentTitle>{test.title}</ContentTitle>
+        <ContentTitle language={test.language}>{test.title}</ContentTitle>
       </h1>
-      <p>{section ? t('about', { section, name: studentName }) : studentName}</p>
+      <p>{section ? t('about', { section, name }) : name}</p>
     </div>
   );
   const ways = (
@@ -75,6 +78,7 @@ export const Header = memo(function Header() {
           </>
         )}
         {rehearsal ? <p className={styles.save}>{t('notKept')}</p> : <SaveSign />}
+        <BatterySign />
         <TimeLeft />
         {narrow ? (
           <Button

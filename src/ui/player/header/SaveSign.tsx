@@ -11,8 +11,8 @@ const ICONS = { saved: Check, saving: LoaderCircle, kept: CloudOff, 'at-risk': T
 /** Says truthfully where the answers are: with the server, on the way, on this computer, or only in this window. */
 export function SaveSign() {
   const t = useTranslations('save');
-  const { save, signedOut, placed } = useStatus();
-  const goesOnOffline = usePlayer().goesOnOffline && placed;
+  const { save, signedOut } = useStatus();
+  const { goesOnOffline } = usePlayer();
   const Icon = ICONS[save];
   const words = signedOut ? t('signedOut') : t(save);
   useToldIfBad(save === 'kept' || save === 'at-risk' || signedOut, save === 'saved', words);

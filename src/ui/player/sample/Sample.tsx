@@ -24,7 +24,7 @@ export function Sample() {
     <div className={styles.sample}>
       {stimulus && (
         <Paper sheet="passage" textId={`stimulus:${passage ?? ''}`} title={stimulus.title}>
-          <PassageText body={stimulus.body} slots={{ assetUrl }} />
+          <PassageText stimulus={stimulus} slots={{ assetUrl }} />
         </Paper>
       )}
       <Paper sheet="question" textId={`item:${item.ref}`} title={t('question')}>

@@ -6,12 +6,15 @@ import { usePlayer } from '../../attempt/PlayerContext';
 import { ContentView } from '../../content/ContentView';
 import { Fold } from '../../kit/Fold';
 
-/** The directions of a question's section: open before the first of its questions, a press away before the others. */
-export function Directions({ itemRef }: { itemRef: string }) {
+/**
+ * The directions of a question's section: open before the first of its questions, a press away before the others.
+ * @param once only before the first: the others stand below it
+ */
+export function Directions({ itemRef, once }: { itemRef: string; once: boolean }) {
   const t = useTranslations('question');
   const { test, assetUrl } = usePlayer();
   const found = directionsFor(test, itemRef);
-  if (!found) return null;
+  if (!found || (once && !found.first)) return null;
   const { section, first } = found;
   return (
     <Fold

@@ -4,7 +4,7 @@ import { own } from '@/core/own';
 import { memo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { numberRanges } from '@/core/attempt/numbers';
-import { ContentTitle, WrittenIn } from '../../content/ContentView';
+import { ContentTitle } from '../../content/ContentView';
 import { PassageText } from '../../content/PassageText';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { GrowButton } from './GrowButton';
@@ -16,20 +16,19 @@ import { passageUnits } from './units';
 /** A passage beside its questions. Its place is kept while the questions about it change. */
 export const PassageSheet = memo(function PassageSheet({
   stimulusId,
-  pageRef,
+  inRef,
   onTurn,
 }: {
   stimulusId: string;
-  pageRef: RefObject<HTMLElement | null>;
+  inRef: RefObject<HTMLElement | null> | null;
   onTurn: (to: Side) => void;
 }) {
   const t = useTranslations('passage');
-  const { test, assetUrl, layout } = usePlayer();
+  const { test, assetUrl } = usePlayer();
   const ownRef = useRef<HTMLElement>(null);
   const contentRef = useRef<HTMLDivElement>(null);
   const stimulus = own(test.stimuli, stimulusId);
   if (!stimulus) return null;
-  const language = stimulus.language ?? test.language;
   const numbers = Object.values(test.items).flatMap(({ number, stimuli }) =>
     stimuli.includes(stimulusId) ? [number] : [],
   );
@@ -39,15 +38,14 @@ export const PassageSheet = memo(function PassageSheet({
       textId={`stimulus:${stimulusId}`}
       label={t('label', { title: stimulus.title })}
       units={passageUnits}
-      scrollerRef={layout === 'narrow' ? pageRef : ownRef}
+      flows={inRef !== null}
+      scrollerRef={inRef ?? ownRef}
       contentRef={contentRef}
       head={
         <header className={styles.head}>
           <div className={styles.headLine}>
             <h2 tabIndex={-1} title={stimulus.title}>
-              <WrittenIn language={language}>
-                <ContentTitle>{stimulus.title}</ContentTitle>
-              </WrittenIn>
+              <ContentTitle language={stimulus.language}>{stimulus.title}</ContentTitle>
             </h2>
             <span className={styles.about}>
               {t('questions', { count: numbers.length, numbers: numberRanges(numbers) })}
@@ -57,9 +55,7 @@ export const PassageSheet = memo(function PassageSheet({
         </header>
       }
     >
-      <WrittenIn language={language}>
-        <PassageText body={stimulus.body} slots={{ assetUrl, enlarge: true }} />
-      </WrittenIn>
+      <PassageText stimulus={stimulus} slots={{ assetUrl, enlarge: true }} />
     </Sheet>
   );
 });

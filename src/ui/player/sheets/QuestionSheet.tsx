@@ -3,7 +3,7 @@
 import { CircleHelp, Flag, Redo2, RotateCcw, Undo2 } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
-import { isClosed, itemOf, type Responses } from '@/core/attempt/state';
+import { isClosed, isLocked, itemOf, type Responses } from '@/core/attempt/state';
 import { isForwardOnly, type DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { givenResponses, isAnswered } from '@/core/item/progress';
@@ -17,6 +17,7 @@ import { Directions } from './Directions';
 import { GrowButton } from './GrowButton';
 import { ItemBody } from './InteractionHost';
 import { QuestionFooter } from './QuestionFooter';
+import { Ways } from './Ways';
 import { Sheet } from './Sheet';
 import type { Side } from '../useTurning';
 import styles from './sheets.module.css';
@@ -28,11 +29,12 @@ import { Button } from '../../kit/Button';
 
 interface Props {
   readonly item: DeliveredItem;
-  readonly pageRef: RefObject<HTMLElement | null>;
-  /** Where the screen asks, before leaving, what was never seen. */
-  readonly unseenRef: RefObject<() => Unit[]>;
-  /** The question shown last, also by a sheet that is gone: a new one takes the focus. */
-  readonly shownRef: RefObject<string | null>;
+  /** What it scrolls in with others; null where it scrolls by itself. */
+  readonly inRef: RefObject<HTMLElement | null> | null;
+  /** Whether it stands on one page with others of its section. */
+  readonly together: boolean;
+  /** Where the screen asks, before leaving, what of a question was never seen. */
+  readonly unseen: Map<string, () => Unit[]>;
   readonly onStep: (step: 1 | -1) => void;
   readonly onReview: () => void;
   readonly fromReview: boolean;
@@ -43,9 +45,9 @@ interface Props {
 /** One question: its number and points, its body, what is missing, and the way on. Each question has a sheet of its own. */
 export const QuestionSheet = memo(function QuestionSheet({
   item,
-  pageRef,
-  unseenRef,
-  shownRef,
+  inRef,
+  together,
+  unseen,
   onStep,
   onReview,
   fromReview,
@@ -53,29 +55,20 @@ export const QuestionSheet = memo(function QuestionSheet({
 }: Props) {
   const t = useTranslations('question');
   const { number } = item;
-  const { layout, test } = usePlayer();
-  const closed = useAttempt((state) => isClosed(state, item.ref));
+  const { test } = usePlayer();
+  const over = useAttempt((state) => isClosed(state, item.ref) && !isLocked(state, item.ref));
   // What is left for good is not come back to.
-  const canFlag = !isForwardOnly(test, item.ref) && !(closed && item.tries === null);
+  const canFlag = !isForwardOnly(test, item.ref) && !(over && item.tries === null);
   const ownRef = useRef<HTMLElement>(null);
   const contentRef = useRef<HTMLDivElement>(null);
-  const headingRef = useRef<HTMLHeadingElement>(null);
-  const scrollerRef = layout === 'narrow' ? pageRef : ownRef;
-  const unseen = useSeen(item.ref, scrollerRef, contentRef);
+  const scrollerRef = inRef ?? ownRef;
+  const neverSeen = useSeen(item.ref, scrollerRef, contentRef);
   const checking = useChecking(item);
   const stimulus = item.stimuli[0];
 
   useEffect(() => {
-    unseenRef.current = unseen;
-  }, [unseen, unseenRef]);
-  useEffect(() => {
-    const another = shownRef.current !== null && shownRef.current !== item.ref;
-    shownRef.current = item.ref;
-    if (!another) return undefined;
-    // After the question is painted: focusing makes the browser lay out everything at once.
-    const timer = setTimeout(() => headingRef.current?.focus({ preventScroll: layout !== 'narrow' }), 0);
-    return () => clearTimeout(timer);
-  }, [item.ref, layout, shownRef]);
+    unseen.set(item.ref, neverSeen);
+  }, [item.ref, neverSeen, unseen]);
 
   return (
     <Sheet
@@ -83,12 +76,15 @@ export const QuestionSheet = memo(function QuestionSheet({
       textId={`item:${item.ref}`}
       label={t('label', { number })}
       units={questionUnits}
+      flows={inRef !== null}
+      question={item.ref}
+      together={together}
       scrollerRef={scrollerRef}
       contentRef={contentRef}
       head={
         <header className={styles.head}>
           <div className={styles.headLine}>
-            <h2 ref={headingRef} tabIndex={-1} className={styles.number}>
+            <h2 tabIndex={-1} className={styles.number}>
               {t('number', { number })}
             </h2>
             {item.points !== null && (
@@ -99,7 +95,7 @@ export const QuestionSheet = memo(function QuestionSheet({
             {canFlag && <FlagButton itemRef={item.ref} />}
             <span className={styles.headEnd}>
               <Steps item={item} />
-              {stimulus !== undefined && <GrowButton sheet="question" onTurn={onTurn} />}
+              {stimulus !== undefined && !together && <GrowButton sheet="question" onTurn={onTurn} />}
             </span>
           </div>
         </header>
@@ -108,15 +104,13 @@ export const QuestionSheet = memo(function QuestionSheet({
         <QuestionFooter
           item={item}
           checking={checking}
-          onStep={onStep}
-          onReview={onReview}
-          fromReview={fromReview}
+          ways={!together && <Ways itemRef={item.ref} {...{ onStep, onReview, fromReview }} />}
         />
       }
     >
       <div className={styles.question}>
-        <Directions itemRef={item.ref} />
-        <WrittenIn language={item.language ?? test.language}>
+        <Directions itemRef={item.ref} once={together} />
+        <WrittenIn language={item.language}>
           <ItemBody item={item} onCheck={checking.check} />
           <Feedback item={item} />
         </WrittenIn>

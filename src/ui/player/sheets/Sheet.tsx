@@ -4,7 +4,7 @@ import { useRef, type ReactNode, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { Boundary } from '../../kit/Boundary';
 import { useFocusKept } from '../../kit/useFocusKept';
-import { usePlayer } from '../../attempt/PlayerContext';
+import { useAttempt } from '../../attempt/PlayerContext';
 import { TextLayers } from '../TextLayers';
 import { MoreBelow } from './MoreBelow';
 import content from '../../content/content.module.css';
@@ -14,6 +14,12 @@ import type { Unit } from './units';
 interface SheetProps {
   readonly sheet: 'passage' | 'question';
   readonly textId: string;
+  /** It is as high as what is on it, and scrolls with what it lies in. */
+  readonly flows: boolean;
+  /** The question on it. */
+  readonly question?: string;
+  /** It stands on one page with others: what is below is said once for all. */
+  readonly together?: boolean;
   readonly label: string;
   readonly head: ReactNode;
   readonly foot?: ReactNode;
@@ -27,6 +33,9 @@ interface SheetProps {
 export function Sheet({
   sheet,
   textId,
+  flows,
+  question,
+  together = false,
   label,
   head,
   foot,
@@ -36,20 +45,27 @@ export function Sheet({
   children,
 }: SheetProps) {
   const t = useTranslations('player');
-  const { layout } = usePlayer();
   const ownRef = useRef<HTMLDivElement>(null);
   useFocusKept(contentRef);
-  const narrow = layout === 'narrow';
+  const here = useAttempt(({ current }) => together && current === question);
   return (
-    <section className={styles.sheet} aria-label={label} data-sheet={sheet} data-narrow={narrow || undefined}>
+    <section
+      className={styles.sheet}
+      aria-label={label}
+      data-sheet={sheet}
+      data-flows={flows || undefined}
+      data-together={together || undefined}
+      data-here={here || undefined}
+      data-question={question}
+    >
       {head}
       <div className={styles.middle}>
         <div
-          ref={narrow ? ownRef : (scrollerRef as RefObject<HTMLDivElement>)}
+          ref={flows ? ownRef : (scrollerRef as RefObject<HTMLDivElement>)}
           className={styles.scroll}
-          tabIndex={narrow ? -1 : 0}
-          role="region"
-          aria-label={label}
+          tabIndex={flows ? -1 : 0}
+          role={together ? undefined : 'region'}
+          aria-label={together ? undefined : label}
         >
           <div ref={contentRef} className={`${styles.content} ${content.content}`} data-text-root={textId}>
             <Boundary key={textId} fallback={<p role="alert">{t('cannotShow')}</p>}>
@@ -58,7 +74,9 @@ export function Sheet({
             <TextLayers {...{ sheet, textId, contentRef }} itemRef={/^item:(.*)$/.exec(textId)?.[1]} />
           </div>
         </div>
-        <MoreBelow scrollerRef={scrollerRef} contentRef={contentRef} units={units} textId={textId} />
+        {!together && (
+          <MoreBelow scrollerRef={scrollerRef} contentRef={contentRef} units={units} textId={textId} />
+        )}
       </div>
       {foot}
     </section>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef } from 'react';
+import { useRef, type ReactNode } from 'react';
 import {
   Panel,
   PanelGroup,
@@ -18,7 +18,7 @@ import { SHEETS } from './GrowButton';
 const SHARES = [50, 35, 65];
 
 interface SheetsProps {
-  readonly question: HTMLElement;
+  readonly question: ReactNode;
   readonly passage: HTMLElement | undefined;
   /** Which of the two stands where there is room for one. */
   readonly side: Side;
@@ -39,20 +39,11 @@ export function Sheets({ question, passage, side }: SheetsProps) {
     const next = SHARES[(now + 1) % SHARES.length];
     if (next !== undefined) groupRef.current?.setLayout([next, 100 - next]);
   };
-  if (!passage)
-    return (
-      <div className={styles.single}>
-        <SheetPlace element={question} />
-      </div>
-    );
-  if (layout === 'narrow') {
-    return <SheetPlace element={side === 'passage' ? passage : question} />;
-  }
+  if (!passage) return <div className={styles.single}>{question}</div>;
+  if (layout === 'narrow') return side === 'passage' ? <SheetPlace element={passage} /> : question;
   if (alone !== null)
     return (
-      <div className={styles.single}>
-        <SheetPlace element={alone === 'passage' ? passage : question} />
-      </div>
+      <div className={styles.single}>{alone === 'passage' ? <SheetPlace element={passage} /> : question}</div>
     );
   const keepShare = ([first]: number[]) => {
     clearTimeout(timer.current);
@@ -81,7 +72,7 @@ export function Sheets({ question, passage, side }: SheetsProps) {
         }}
       />
       <Panel id="question" order={2} defaultSize={100 - share} minSize={25}>
-        <SheetPlace element={question} />
+        {question}
       </Panel>
     </PanelGroup>
   );

@@ -50,3 +50,19 @@ export function isBelow(unit: Unit, edge: number): boolean {
   const box = unit.element.getBoundingClientRect();
   return box.height > 0 && box.top + Math.min(box.height / 2, 40) > edge;
 }
+
+/** Questions on one page: those that begin below the edge, and what is still below of the others. */
+export function togetherUnits(root: HTMLElement, scroller: HTMLElement | null): Unit[] {
+  const edge = scroller ? scroller.getBoundingClientRect().top + scroller.clientHeight : window.innerHeight;
+  return [...root.querySelectorAll<HTMLElement>('[data-question]')].flatMap((sheet): Unit[] => {
+    const heading = sheet.querySelector<HTMLElement>('h2') ?? sheet;
+    const whole: Unit = { kind: 'question', key: sheet.dataset.question ?? '', label: '', element: heading };
+    return isBelow(whole, edge) ? [whole] : questionUnits(sheet);
+  });
+}
+
+/** The sheet of a question. */
+export const sheetOf = (root: HTMLElement | null, ref: string): HTMLElement | null =>
+  [...(root?.querySelectorAll<HTMLElement>('[data-question]') ?? [])].find(
+    ({ dataset }) => dataset.question === ref,
+  ) ?? null;

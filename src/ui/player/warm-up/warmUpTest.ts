@@ -1,5 +1,6 @@
 import type { Content } from '@/core/content/content';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
+import { USUAL } from '@/core/item/options';
 import { NO_MATERIALS } from '@/core/item/materials';
 import type { Lesson } from '../../interactions/lesson';
 
@@ -73,6 +74,7 @@ export function warmUpTest(title: string, questions: readonly WarmUpQuestion[]):
     ],
     count: items.length,
     clocks: [],
+    given: USUAL,
     items: Object.fromEntries(items.map((item) => [item.ref, item])),
     stimuli: {},
     assets: [],

@@ -13,5 +13,5 @@ export const lineReader = defineTool({
   inMyView: true,
   often: true,
   state: LINE_READER,
-  sheetLayer: { order: 10, Layer: LineReaderLayer },
+  sheetLayer: { order: 10, Layer: LineReaderLayer, one: true },
 });

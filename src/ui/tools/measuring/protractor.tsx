@@ -99,5 +99,5 @@ export const protractor = defineTool({
   access: { brought: 'protractor' },
   state: STATE,
   window: { Content: ProtractorWindow, size: () => ({ width: 19, height: 18 }) },
-  sheetLayer: { order: 31, Layer: ProtractorLayer },
+  sheetLayer: { order: 31, Layer: ProtractorLayer, one: true },
 });

@@ -116,5 +116,5 @@ export const ruler = defineTool({
   access: { brought: 'rulers' },
   state: STATE,
   window: { Content: RulerWindow, size: () => ({ width: 19, height: 22 }) },
-  sheetLayer: { order: 30, Layer: RulerLayer },
+  sheetLayer: { order: 30, Layer: RulerLayer, one: true },
 });

@@ -16,8 +16,10 @@ import { RATES, READ_ALOUD } from './state';
 import { useScript } from './useScript';
 import { findVoice } from './voice';
 
-const textOn = (sheet: 'passage' | 'question'): HTMLElement | null =>
-  document.querySelector<HTMLElement>(`[data-sheet=${sheet}] [data-text-root]`);
+const passageText = (): HTMLElement | null =>
+  document.querySelector<HTMLElement>('[data-sheet=passage] [data-text-root]');
+const questionText = (itemRef: string): HTMLElement | null =>
+  document.querySelector<HTMLElement>(`[data-text-root="${CSS.escape(`item:${itemRef}`)}"]`);
 
 /** Words selected in a sheet, kept while a button of this window is pressed. */
 function useSelected(): { readonly root: HTMLElement; readonly start: number; readonly end: number } | null {
@@ -53,8 +55,9 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
   const selected = useSelected();
   const voice = useVoiceName();
   useEffect(() => reader.setManner(manner), [manner]);
-  // Another question is another text; and a closed window is silent.
-  useEffect(() => () => reader.stop(), [itemRef]);
+  // Another question is another text, unless both stand on one page; and a closed window is silent.
+  useEffect(() => () => void (questionText(itemRef) ?? reader.stop()), [itemRef]);
+  useEffect(() => () => reader.stop(), []);
 
   const read = (root: HTMLElement | null, keepOnly: (sentence: Sentence) => boolean = () => true) => {
     const sentences = root ? scriptIn(root).filter(keepOnly) : [];
@@ -67,7 +70,7 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
     const from = placeOf(place.root, place.where);
     return read(place.root, ({ end }) => end > from);
   };
-  const passage = textOn('passage') !== null;
+  const passage = passageText() !== null;
   const busy = status !== 'idle' && status !== 'failed';
   return (
     <div className={styles.panel}>
@@ -75,11 +78,11 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
         <Button small onClick={fromHere}>
           {t('here')}
         </Button>
-        <Button small onClick={() => read(textOn('question'))}>
+        <Button small onClick={() => read(questionText(itemRef))}>
           {t('question')}
         </Button>
         {passage && (
-          <Button small onClick={() => read(textOn('passage'))}>
+          <Button small onClick={() => read(passageText())}>
             {t('passage')}
           </Button>
         )}

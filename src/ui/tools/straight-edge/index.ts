@@ -11,5 +11,5 @@ export const straightEdge = defineTool({
   group: 'measuring',
   access: 'everyone',
   state: STRAIGHT_EDGE,
-  sheetLayer: { order: 15, Layer: StraightEdgeLayer },
+  sheetLayer: { order: 15, Layer: StraightEdgeLayer, one: true },
 });

@@ -1,0 +1,29 @@
+import * as z from 'zod/mini';
+
+/** A pause of so many minutes locks what is answered, where an assignment says nothing (work.md, C6: common practice, no source). */
+const LOCK_AFTER = 20;
+
+const options = z.strictObject({
+  /** The questions of a section on one page, instead of one at a time (work.md, B1). */
+  onePage: z._default(z.boolean(), false),
+  /** After a pause of so many minutes what was answered before is locked until whoever supervises opens it; null = never (C6). */
+  lockAfter: z._default(z.nullable(z.int().check(z.minimum(1), z.maximum(10_000))), LOCK_AFTER),
+  /** It begins only once whoever supervises has let the student in (A5). */
+  goAhead: z._default(z.boolean(), false),
+  /** It has the screen for itself: leaving it is noticed, told, and written down for whoever supervises (C10). */
+  ownsScreen: z._default(z.boolean(), false),
+});
+
+/** What an assignment settles about how its test is taken; all of it may be known to whoever takes it. */
+export type AssignmentOptions = Readonly<z.infer<typeof options>>;
+/** What is said of them; the rest is as usual. */
+export type GivenOptions = Readonly<z.input<typeof options>>;
+
+/**
+ * Reads the options of an assignment.
+ * @throws ZodError for a name or value there is not: an option is never dropped in silence
+ */
+export const readOptions = (given: unknown): AssignmentOptions => options.parse(given);
+
+/** As a test is taken where nothing else is said. */
+export const USUAL: AssignmentOptions = readOptions({});

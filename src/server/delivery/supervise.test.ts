@@ -1,0 +1,162 @@
+import { may } from '@/core/attempt/may';
+import { putUser, userById, type User } from '../accounts/users';
+import { classOverview, resultFor } from '../results/results';
+import { attemptContent } from './content';
+import { assignedTests } from './assignments';
+import { beginAttempt, handIn, resumeAttempt, saveBatch, stopAttempt } from './delivery';
+import { stateOf } from './eventLog';
+import { letIn, unlock } from './supervise';
+import { testSchool, type TestSchool } from './testSchool';
+
+const MINUTE = 60_000;
+let school: TestSchool;
+let petra: User;
+const given = async (options: object) => {
+  school = await testSchool('content/skerry-sound-grade-6', { now: 1000 });
+  school.db.prepare('UPDATE assignments SET options = ?').run(JSON.stringify(options));
+  const id = await putUser(school.db, {
+    signInName: 'petra',
+    displayName: 'Petra Vance',
+    role: 'teacher',
+    password: 'petra-pass',
+  });
+  const user = userById(school.db, id);
+  if (!user) throw new Error('no teacher');
+  petra = user;
+};
+afterEach(() => school.close());
+
+const answered = (item: string, value: string) =>
+  ({ type: 'answered', item, responses: { RESPONSE: value }, how: 'edit' }) as const;
+const state = () => stateOf(school.db, school.attemptId);
+const row = () => classOverview(school.db, 0).find(({ attemptId }) => attemptId === school.attemptId);
+/** Stops, and opens it again after some minutes; gives the name of the new page. */
+const pauseFor = (minutes: number, at: number) => {
+  stopAttempt(school.db, school.student, school.attemptId, school.device, at);
+  return resumeAttempt(school.db, school.student, school.attemptId, null, at + minutes * MINUTE).device;
+};
+const sendFrom = (device: string, seq: number, item: string, value: string, at: number, received = at) =>
+  saveBatch(
+    school.db,
+    school.student,
+    school.attemptId,
+    { device, events: [{ ...answered(item, value), device, seq, at }], cursor: 0 },
+    received,
+  );
+
+describe('after a long pause', () => {
+  test('what was answered is locked, until whoever supervises opens it; the rest goes on', async () => {
+    await given({});
+    await school.say(answered('reading-1', 'B'), 2000);
+    const device = pauseFor(21, 3000);
+    const now = 3000 + 21 * MINUTE;
+    expect(state().locked?.items).toEqual(['reading-1']);
+    expect(may(state(), answered('reading-1', 'A'), now + 10)).toBe('closed');
+    expect(may(state(), answered('reading-2', 'A'), now + 10)).toBeNull();
+    expect(row()).toMatchObject({ locked: 1 });
+    // Forged, and by the page that was there before: kept, and not counted.
+    await sendFrom(device, 1, 'reading-1', 'A', now + 20);
+    await sendFrom(school.device, 2, 'reading-1', 'C', now + 30);
+    await sendFrom(device, 2, 'reading-2', 'B', now + 40);
+    expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'B' });
+    expect(state().items['reading-2']?.responses).toEqual({ RESPONSE: 'B' });
+    unlock(school.db, petra, school.attemptId, now + 50);
+    unlock(school.db, petra, school.attemptId, now + 60);
+    expect(state().locked).toBeNull();
+    expect(row()).toMatchObject({ locked: 0 });
+    // Told to the page with its next save.
+    const saved = await sendFrom(device, 3, 'reading-1', 'A', now + 100);
+    expect(saved.others.filter(({ type }) => type === 'unlocked')).toHaveLength(1);
+    expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'A' });
+    handIn(school.db, school.student, school.attemptId, device, 'asked', now + 200);
+    const late = school.db.prepare("SELECT count(*) AS count FROM events WHERE standing = 'late'").get();
+    expect(late).toEqual({ count: 2 });
+    expect(resultFor(school.db, school.student, school.attemptId)?.questions[0]?.verdict).toBe('wrong');
+  });
+  test('an answer given before the pause that arrives after it counts still', async () => {
+    await given({});
+    await school.say(answered('reading-1', 'B'), 2000);
+    const device = pauseFor(30, 3000);
+    await saveBatch(
+      school.db,
+      school.student,
+      school.attemptId,
+      {
+        device: school.device,
+        events: [{ ...answered('reading-1', 'C'), device: school.device, seq: 2, at: 2900 }],
+        cursor: 0,
+      },
+      3000 + 30 * MINUTE + 500,
+    );
+    expect(device).not.toBe(school.device);
+    expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'C' });
+  });
+  test.each([
+    ['a short one', {}, 19, null],
+    ['as the assignment says', { lockAfter: 5 }, 6, ['reading-1']],
+    ['never, where it says so', { lockAfter: null }, 600, null],
+  ] as const)('%s', async (_, options, minutes, locked) => {
+    await given(options);
+    await school.say(answered('reading-1', 'B'), 2000);
+    pauseFor(minutes, 3000);
+    expect(state().locked?.items ?? null).toEqual(locked);
+  });
+  test('where nothing was answered nothing is locked', async () => {
+    await given({});
+    await school.say({ type: 'opened', item: 'reading-1' }, 2000);
+    pauseFor(60, 3000);
+    expect(state().locked).toBeNull();
+  });
+});
+
+describe('the go-ahead', () => {
+  test('a test that asks for one is begun only once the student is let in', async () => {
+    await given({});
+    school.db.prepare('DELETE FROM events').run();
+    for (const table of ['devices', 'attempts']) school.db.prepare(`DELETE FROM ${table}`).run();
+    school.db.prepare(`UPDATE assignments SET options = '{"goAhead":true}'`).run();
+    const [assigned] = assignedTests(school.db, school.student.id);
+    if (!assigned) throw new Error('nothing assigned');
+    expect(assigned.waits).toBe(true);
+    expect(() => beginAttempt(school.db, school.student, assigned.assignmentId, 5000)).toThrow('no-go-ahead');
+    expect(classOverview(school.db)[0]).toMatchObject({ waits: true, state: 'not-started' });
+    expect(() => letIn(school.db, petra, 9_999, 5100)).toThrow('not-found');
+    letIn(school.db, petra, assigned.assignmentId, 5200);
+    letIn(school.db, petra, assigned.assignmentId, 5300);
+    expect(school.db.prepare('SELECT let_in_at, let_in_by FROM assignments').get()).toEqual({
+      let_in_at: 5200,
+      let_in_by: petra.id,
+    });
+    expect(assignedTests(school.db, school.student.id)[0]?.waits).toBe(false);
+    expect(beginAttempt(school.db, school.student, assigned.assignmentId, 5400).attemptId).toBeTruthy();
+  });
+});
+
+describe('what whoever supervises is told', () => {
+  test('how often the test was left, once each however often it is sent, and the battery as it is now', async () => {
+    await given({ ownsScreen: true });
+    expect(attemptContent(school.db, school.student, school.attemptId, 1500).test.given).toMatchObject({
+      ownsScreen: true,
+      lockAfter: 20,
+    });
+    await school.say({ type: 'left', how: 'hidden' }, 2000);
+    await school.say({ type: 'returned' }, 2100);
+    await school.say({ type: 'battery', low: true }, 2200);
+    const { device } = school;
+    const again = { type: 'left', how: 'hidden', device, seq: 1, at: 2000 } as const;
+    await saveBatch(
+      school.db,
+      school.student,
+      school.attemptId,
+      { device, events: [again], cursor: 0 },
+      2300,
+    );
+    expect(row()).toMatchObject({ timesLeft: 1, lowBattery: true, state: 'running', silentFor: 0 });
+    await school.say({ type: 'left', how: 'hidden' }, 2310);
+    await school.say({ type: 'returned', reloaded: true }, 2320);
+    expect(row()).toMatchObject({ timesLeft: 1 });
+    await school.say({ type: 'battery', low: false }, 2400);
+    expect(row()).toMatchObject({ lowBattery: false });
+    expect(classOverview(school.db, 2400 + 5 * MINUTE)[0]?.silentFor).toBe(5 * MINUTE);
+  });
+});

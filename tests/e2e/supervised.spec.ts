@@ -1,0 +1,192 @@
+import type { Page } from '@playwright/test';
+import { choice, CHOICES, status } from './answers';
+import {
+  assignmentOf,
+  BENCHMARK,
+  expect,
+  ready,
+  saved,
+  signIn,
+  signInByHand,
+  startTest,
+  test,
+  type App,
+} from './app';
+import { expectAccessible } from './axe';
+
+const give = (app: App, options: object) =>
+  app.change('UPDATE assignments SET options = ?', JSON.stringify(options));
+/** The desk, in a browser of its own. */
+async function desk(page: Page, app: App): Promise<Page> {
+  const browser = page.context().browser();
+  if (!browser) throw new Error('no browser');
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-US' });
+  const other = await context.newPage();
+  await signInByHand(other, app, 'petra');
+  return other;
+}
+/** The line of a student's test at the desk. */
+const line = (page: Page, student: string) =>
+  page.getByRole('row').filter({ hasText: student }).filter({ hasText: BENCHMARK });
+
+test('the go-ahead: the door waits, says whom to tell, and opens by itself when the student is let in', async ({
+  page,
+  app,
+}) => {
+  give(app, { goAhead: true });
+  app.change('UPDATE assignments SET let_in_at = NULL');
+  await signIn(page, app, 'wren');
+  await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', BENCHMARK)}`);
+  const start = page.getByRole('button', { name: /Start the test/ });
+  await expect(page.getByRole('status').filter({ hasText: 'begins with a go-ahead' })).toBeVisible();
+  await expect(start).toBeDisabled();
+  await expectAccessible(page, 'waiting for the go-ahead');
+  // Not by a request of one's own either.
+  const begun = await page.request.post(
+    `${app.url}/api/assignments/${assignmentOf(app, 'wren', BENCHMARK)}/begin`,
+    { headers: { origin: app.url }, data: {} },
+  );
+  expect(begun.status()).toBe(409);
+  const own = await page.request.post(
+    `${app.url}/api/assignments/${assignmentOf(app, 'wren', BENCHMARK)}/let-in`,
+    { headers: { origin: app.url }, data: {} },
+  );
+  expect(own.status()).toBe(403);
+  const proctor = await desk(page, app);
+  await expect(line(proctor, 'Wren Halloran')).toContainText('Waits for your go-ahead');
+  await expectAccessible(proctor, 'desk with somebody who waits');
+  const way = line(proctor, 'Wren Halloran').getByRole('button', {
+    name: `Let in: Wren Halloran, ${BENCHMARK}`,
+  });
+  await way.focus();
+  await proctor.keyboard.press('Enter');
+  await expect(line(proctor, 'Wren Halloran')).not.toContainText('Waits');
+  await expect(proctor.locator('body')).not.toBeFocused();
+  await expect(page.getByText('You have the go-ahead.')).toBeVisible();
+  await start.click();
+  await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+  await proctor.context().close();
+});
+
+test('after a long pause what was answered is locked, told in words, and open again when the proctor says so', async ({
+  page,
+  app,
+}) => {
+  give(app, {});
+  await startTest(page, app);
+  await ready(page);
+  await choice(page, CHOICES[1][0]).click();
+  await saved(page);
+  await page.getByRole('button', { name: 'Stop for now' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /Stop/ }).last().click();
+  await page.waitForURL(/\/tests$/);
+  // As if it had been half an hour.
+  app.change(`UPDATE attempts SET paused_at = paused_at - ${30 * 60_000}`);
+  await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', BENCHMARK)}`);
+  await page.getByRole('button', { name: 'Go on with the test' }).click();
+  const told = page.getByRole('dialog', { name: 'You were away for a while' });
+  await expect(told).toContainText('1 question that you had answered is locked');
+  await expectAccessible(page, 'locked after a pause');
+  await told.getByRole('button', { name: 'Go on' }).click();
+  await expect(told).toBeHidden();
+  await expect(page.locator('body')).not.toBeFocused();
+  await expect(page.getByText('Locked after the long pause.')).toBeVisible();
+  await expect(page.getByRole('radio').first()).toBeDisabled();
+  await expect(page.getByRole('radio', { checked: true })).toHaveCount(1);
+  const proctor = await desk(page, app);
+  await expect(line(proctor, 'Wren Halloran')).toContainText('1 question locked after a long pause');
+  await line(proctor, 'Wren Halloran')
+    .getByRole('button', { name: /Open the locked questions/ })
+    .click();
+  await expect(line(proctor, 'Wren Halloran')).not.toContainText('locked');
+  await expect(page.getByText('Locked after the long pause.')).toBeHidden({ timeout: 30_000 });
+  await page.getByRole('radio').first().click();
+  await expect(status(page)).toHaveText('done');
+  await saved(page);
+  await proctor.context().close();
+});
+
+test('a test that has the screen for itself: leaving it is told calmly and written down; choosing is the student’s', async ({
+  page,
+  app,
+}) => {
+  give(app, { ownsScreen: true });
+  // A page that is driven has always the focus: another window in front is said to it as a browser would say it.
+  await page.addInitScript(() => {
+    let behind = false;
+    document.hasFocus = () => !behind;
+    Object.assign(window, {
+      putBehind: (is: boolean) => {
+        behind = is;
+        window.dispatchEvent(new Event(is ? 'blur' : 'focus'));
+      },
+    });
+  });
+  await startTest(page, app);
+  const fills = page.getByRole('dialog', { name: 'This test fills the screen' });
+  await expect(fills).toBeVisible();
+  await fills.getByRole('button', { name: 'Fill the screen' }).click();
+  await expect(fills).toBeHidden();
+  await expect.poll(() => page.evaluate(() => document.fullscreenElement !== null)).toBe(true);
+  await choice(page, CHOICES[1][0]).click();
+  await page.evaluate(() => (window as unknown as { putBehind: (is: boolean) => void }).putBehind(true));
+  await expect.poll(() => app.query('SELECT 1 FROM events WHERE body LIKE \'%"left"%\'')).toHaveLength(1);
+  await page.evaluate(() => (window as unknown as { putBehind: (is: boolean) => void }).putBehind(false));
+  const away = page.getByRole('dialog', { name: 'You were away from the test' });
+  await expect(away).toContainText('It was written down for your proctor. Nothing is lost');
+  await expectAccessible(page, 'back from elsewhere');
+  await away.getByRole('button', { name: 'Go on' }).click();
+  await expect(away).toBeHidden();
+  await page.evaluate(() => document.exitFullscreen());
+  await expect(away).toContainText('does not fill the screen any more');
+  await away.getByRole('button', { name: 'Fill the screen' }).click();
+  await expect.poll(() => page.evaluate(() => document.fullscreenElement !== null)).toBe(true);
+  await saved(page);
+  // Loading the page again is not leaving; going back is, and it is told on coming again.
+  const leavings = () => app.query<{ n: number }>('SELECT times_left AS n FROM attempts')[0]?.n;
+  await page.reload();
+  await ready(page);
+  await fills.getByRole('button', { name: 'Go on without' }).click();
+  await saved(page);
+  await expect.poll(leavings).toBe(2);
+  await expect(away).toBeHidden();
+  const address = page.url();
+  await page.goto(`${app.url}/tests`);
+  await page.goto(address);
+  await ready(page);
+  await fills.getByRole('button', { name: 'Go on without' }).click();
+  await expect(away).toContainText('It was written down for your proctor. Nothing is lost');
+  await away.getByRole('button', { name: 'Go on' }).click();
+  await saved(page);
+  await expect.poll(leavings).toBe(3);
+  const proctor = await desk(page, app);
+  await expect(line(proctor, 'Wren Halloran')).toContainText('Left the test 3 times');
+  await proctor.context().close();
+});
+
+test('a low battery is said to the student and to the proctor', async ({ page, app }) => {
+  give(app, {});
+  await page.addInitScript(() => {
+    const battery = Object.assign(new EventTarget(), { charging: false, level: 0.4 });
+    Object.assign(navigator, { getBattery: () => Promise.resolve(battery) });
+    Object.assign(window, {
+      batteryAt: (level: number) => {
+        battery.level = level;
+        battery.dispatchEvent(new Event('levelchange'));
+      },
+    });
+  });
+  const at = (level: number) =>
+    page.evaluate((to) => (window as unknown as { batteryAt: (level: number) => void }).batteryAt(to), level);
+  await startTest(page, app);
+  await ready(page);
+  await expect(page.locator('[data-battery]')).toHaveCount(0);
+  await at(0.12);
+  await expect(page.locator('[data-battery]')).toHaveText('Battery low: tell your teacher');
+  await expectAccessible(page, 'battery low');
+  const proctor = await desk(page, app);
+  await expect(line(proctor, 'Wren Halloran')).toContainText('Battery low', { timeout: 30_000 });
+  await at(0.5);
+  await expect(page.locator('[data-battery]')).toHaveCount(0);
+  await proctor.context().close();
+});
