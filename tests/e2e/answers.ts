@@ -28,17 +28,25 @@ export const gap = (page: Page, number: number) => page.locator(`[data-gap=G${nu
 export const piece = (page: Page, number: number) => page.locator(`[data-piece=N${number}]`);
 export const status = (page: Page) => page.locator('[data-progress]');
 
-/** Tab, and only Tab, until something has the focus. */
+/** Where something is from what has the focus, in the order of the page. */
+const wayTo = (target: Locator): Promise<'here' | 'ahead' | 'back'> =>
+  target.evaluate((element) => {
+    const { activeElement: focused, body } = document;
+    if (element === focused || element.contains(focused)) return 'here';
+    if (focused === null || focused === body) return 'ahead';
+    return element.compareDocumentPosition(focused) & Node.DOCUMENT_POSITION_FOLLOWING ? 'back' : 'ahead';
+  });
+
+/** Tab, and only Tab, until something has the focus: backwards where it is behind, as people go. */
 export async function tabTo(page: Page, target: Locator, most = 90): Promise<void> {
   await expect(target).toBeAttached();
+  let backwards = (await wayTo(target)) === 'back';
   for (let i = 0; i < most; i += 1) {
-    if (
-      await target.evaluate(
-        (element) => element === document.activeElement || element.contains(document.activeElement),
-      )
-    )
-      return;
-    await page.keyboard.press('Tab');
+    const way = await wayTo(target);
+    if (way === 'here') return;
+    // Past it: round marks are entered at their last from below, at their first from above.
+    if (backwards && way === 'ahead') backwards = false;
+    await page.keyboard.press(backwards ? 'Shift+Tab' : 'Tab');
   }
   throw new Error(`Tab never reached ${String(target)}`);
 }

@@ -29,17 +29,6 @@ async function check(page: Page, app: App, name: Name, { type, item, response }:
     await expect.poll(() => inOrder(kept(app, name, item)[identifier], type)).toEqual(inOrder(value, type));
 }
 
-/** Another page, the same answer. */
-async function checkRestored(page: Page, app: App, name: Name, { item }: Kind): Promise<void> {
-  const before = kept(app, name, item);
-  await page.reload();
-  await ready(page);
-  await expect(page.getByRole('heading', { name: `Question ${numberOf(item)}`, exact: true })).toBeVisible();
-  await expect(status(page)).toHaveText(/done$/);
-  await saved(page);
-  expect(kept(app, name, item)).toEqual(before);
-}
-
 /** Leaves for the question beside it and comes back: its sheet was drawn ahead, left, and is put in place again. */
 async function leaveAndReturn(page: Page, { item }: Kind): Promise<void> {
   const number = numberOf(item);
@@ -47,19 +36,45 @@ async function leaveAndReturn(page: Page, { item }: Kind): Promise<void> {
   await goTo(page, number);
 }
 
-for (const kind of KINDS) {
-  test(`${kind.item} with the pointer, kept and restored`, async ({ pointerPage: page, kindsApp: app }) => {
-    await goTo(page, numberOf(kind.item));
-    await leaveAndReturn(page, kind);
-    await kind.pointer(page);
-    await check(page, app, 'wren', kind);
-    await leaveAndReturn(page, kind);
-    await check(page, app, 'wren', kind);
-    await checkRestored(page, app, 'wren', kind);
-  });
-  test(`${kind.item} with the keys alone, and kept`, async ({ keysPage: page, kindsApp: app }) => {
-    await goTo(page, numberOf(kind.item));
-    await kind.keys(page);
-    await check(page, app, 'tomas', kind);
-  });
+/** Another page, the same answers to all of them. */
+async function checkRestored(page: Page, app: App, name: Name): Promise<void> {
+  const all = () => KINDS.map(({ item }) => [item, kept(app, name, item)]);
+  const before = all();
+  await page.reload();
+  await ready(page);
+  for (const { item } of KINDS) {
+    await goTo(page, numberOf(item));
+    await expect(status(page), item).toHaveText(/done$/);
+  }
+  await saved(page);
+  expect(all()).toEqual(before);
 }
+
+// In their order on one page each: what is given there is there to the last, and is there after it is loaded again.
+test.describe('with the pointer', () => {
+  test.describe.configure({ mode: 'default' });
+  for (const kind of KINDS)
+    test(`${kind.item}: answered and kept`, async ({ pointerPage: page, kindsApp: app }) => {
+      await goTo(page, numberOf(kind.item));
+      await leaveAndReturn(page, kind);
+      await kind.pointer(page);
+      await check(page, app, 'wren', kind);
+      await leaveAndReturn(page, kind);
+      await check(page, app, 'wren', kind);
+    });
+  test('every kind is there when the page is loaded again', async ({ pointerPage: page, kindsApp: app }) => {
+    await checkRestored(page, app, 'wren');
+  });
+});
+test.describe('with the keys alone', () => {
+  test.describe.configure({ mode: 'default' });
+  for (const kind of KINDS)
+    test(`${kind.item}: answered and kept`, async ({ keysPage: page, kindsApp: app }) => {
+      await goTo(page, numberOf(kind.item));
+      await kind.keys(page);
+      await check(page, app, 'tomas', kind);
+    });
+  test('every kind is there when the page is loaded again', async ({ keysPage: page, kindsApp: app }) => {
+    await checkRestored(page, app, 'tomas');
+  });
+});

@@ -141,16 +141,25 @@ test('another browser takes over, the older one says so and can take the test ba
   await other.close();
 });
 
+/** As if the test had been begun with so little time. */
+function limitTo(app: App, milliseconds: number): void {
+  app.change(
+    "UPDATE events SET body = json_set(body, '$.limit', ?) WHERE device = 'server' AND json_extract(body, '$.type') = 'begun'",
+    milliseconds,
+  );
+  app.change('UPDATE attempts SET limit_ms = ?', milliseconds);
+}
+
 test('at zero the test closes by itself and what was answered counts', async ({ page, app }) => {
   await startTest(page, app);
   await choice(page, CHOICES[1][0]).click();
   await saved(page);
-  app.change(
-    "UPDATE events SET body = json_set(body, '$.limit', 8000) WHERE device = 'server' AND json_extract(body, '$.type') = 'begun'",
-  );
-  app.change('UPDATE attempts SET limit_ms = 8000');
+  limitTo(app, 60_000);
   await page.reload();
-  await expect(page.getByText(/\d s left|The time is up/)).toBeVisible();
+  await expect(page.getByText(/\d s left/)).toBeVisible();
+  limitTo(app, 8_000);
+  await page.reload();
+  // On a slow machine the eight seconds are over before the page is there again, which ends alike.
   await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible({ timeout: 30_000 });
   await expect(page.locator('tbody tr').first().locator('td').first()).toHaveText('Right');
 });
