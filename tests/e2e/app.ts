@@ -107,6 +107,7 @@ async function stopCopy(app: App): Promise<void> {
 
 /** Tables that hang on attempts, in the order in which they can be emptied. */
 const OF_ATTEMPTS = [
+  'judgements',
   'test_results',
   'item_results',
   'item_sessions',

@@ -41,6 +41,8 @@ export type ServerEvent = Stamp &
         readonly type: 'stopped';
         /** `lost`: no sign of life; `moved`: another browser took over; `proctor`: whoever supervises holds it. */
         readonly reason: 'asked' | 'lost' | 'moved' | 'proctor';
+        /** Whoever supervises, where they hold it (their name). */
+        readonly by?: string;
         /** Milliseconds without a sign of life that were not counted; for whoever supervises. */
         readonly unseen?: number;
       }

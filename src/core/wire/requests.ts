@@ -19,6 +19,12 @@ export const checkRequest = z.object({
 export const goOnRequest = z.object({ device, move: z.enum(['next', 'end-part', 'time']) });
 export const handInRequest = z.object({ device, reason: z.enum(['asked', 'time']) });
 
+/** Whether late answers to a question count. */
+export const judgeRequest = z.object({
+  item: z.string().check(z.minLength(1), z.maxLength(300)),
+  counts: z.boolean(),
+});
+
 /** A test to practice on without an account. */
 export const practiceRequest = z.object({ testId: z.number().check(z.int(), z.positive()) });
 

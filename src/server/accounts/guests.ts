@@ -8,6 +8,7 @@ const MOST_GUESTS = 500;
 
 /** What hangs on an attempt, in the order in which it can be taken away. */
 const OF_ATTEMPTS = [
+  'judgements',
   'test_results',
   'item_results',
   'item_sessions',

@@ -31,6 +31,8 @@ export interface AttemptRow {
   readonly holds: string;
   /** JSON: what is locked after a long pause; null where nothing is. */
   readonly locked: string | null;
+  /** Who wants it paused, until its page has heard of it. */
+  readonly hold_by: string | null;
 }
 
 /** An attempt of this person. @throws Refusal `not-found`, also for somebody else's */

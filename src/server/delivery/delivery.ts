@@ -18,13 +18,15 @@ import { commitTogether } from '../db/groupCommit';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { assignedTest, optionsOf } from './assignments';
+import { assignedTest } from './assignments';
 import { attemptOf, lockedIn, say, timingOf, type AttemptRow } from './attempts';
 import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
 import { keepScores } from './scores';
 import { contentOf, planOf, runOf, sittingOf } from './sittings';
+import { scoreAgain } from './late';
 import { catchUp, hasClocks, hasStages, refusalFor } from './stages';
+import { lockAfterPause, takeHold } from './supervise';
 
 /** What one attempt may hold: far above what a day of work with drawings makes. */
 export const QUOTA = { events: 100_000, letters: 150_000_000 } as const;
@@ -83,6 +85,7 @@ export function resumeAttempt(
       const device = openDevice(db, attemptId, session, now);
       attempt = lockAfterPause(db, attempt, now);
       if (attempt.phase === 'stopped') attempt = say(db, attempt, { type: 'resumed', by: device }, now);
+      takeHold(db, attempt, now);
       // How the battery of its computer is, each page says itself.
       prepared(
         db,
@@ -91,20 +94,6 @@ export function resumeAttempt(
       return { device, state: stateOf(db, attemptId), cursor: newestEvent(db, attemptId), serverNow: now };
     })
     .immediate();
-}
-
-/** After a pause longer than the assignment allows, what was answered before it is locked. */
-function lockAfterPause(db: Db, attempt: AttemptRow, now: number): AttemptRow {
-  if (attempt.phase !== 'stopped' || attempt.paused_at === null) return attempt;
-  const { lockAfter } = optionsOf(db, attempt.assignment_id);
-  if (lockAfter === null || now - attempt.paused_at < lockAfter * 60_000) return attempt;
-  const known = lockedIn(attempt)?.items ?? [];
-  const items = Object.entries(stateOf(db, attempt.id).items)
-    .filter(
-      ([ref, { responses }]) => !known.includes(ref) && Object.values(responses).some((one) => one !== null),
-    )
-    .map(([ref]) => ref);
-  return items.length === 0 ? attempt : say(db, attempt, { type: 'locked', items }, now);
 }
 
 /** The page before is gone, or is left for another: time counts to where it was last seen, and some of the silence after. */
@@ -163,8 +152,13 @@ function noteForSupervision(db: Db, attemptId: string, event: BrowserEvent): voi
     prepared(db, 'UPDATE attempts SET low_battery = ? WHERE id = ?').run(Number(event.low), attemptId);
 }
 
-/** Keeps one event; says the time it is kept with. */
-function keepEvent(db: Db, { attempt, device, stage }: Speaker, sent: BrowserEvent, now: number): number {
+/** Keeps one event; says the time it counts with (0 where it does not), and whether it is an answer that counts. */
+function keepEvent(
+  db: Db,
+  { attempt, device, stage }: Speaker,
+  sent: BrowserEvent,
+  now: number,
+): { readonly at: number; readonly answers: boolean } {
   const end = endOf({ phase: attempt.phase, timing: timingOf(attempt), pausedAt: attempt.paused_at });
   // What is said of an open question was said after the question was opened, whatever the browser's clock shows.
   const isOpen = stage === null || !('item' in sent) || stage.open.includes(sent.item);
@@ -190,9 +184,10 @@ function keepEvent(db: Db, { attempt, device, stage }: Speaker, sent: BrowserEve
         followed: attempt.phase !== 'running' && isFollowed(db, attempt.id, device.id, event.seq),
       });
   const isNew = appendEvent(db, attempt.id, event, now, standing);
-  if (isNew && event.type === 'answered' && standing === 'counts') putResponses(db, attempt.id, event);
+  const answers = isNew && event.type === 'answered' && standing === 'counts';
+  if (answers) putResponses(db, attempt.id, event);
   else if (isNew) noteForSupervision(db, attempt.id, event);
-  return standing === 'counts' ? event.at : 0;
+  return { at: standing === 'counts' ? event.at : 0, answers };
 }
 
 /**
@@ -219,7 +214,14 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
     let newest = 0;
     const stage = batch.events.length > 0 && hasStages(db, attempt) ? stateOf(db, attemptId).stage : null;
     const speaker = { attempt, device, stage };
-    for (const sent of batch.events) newest = Math.max(newest, keepEvent(db, speaker, sent, now));
+    let answers = false;
+    for (const sent of batch.events) {
+      const kept = keepEvent(db, speaker, sent, now);
+      newest = Math.max(newest, kept.at);
+      answers ||= kept.answers;
+    }
+    // It was on its way when the test was handed in.
+    if (answers && attempt.phase === 'handed-in') scoreAgain(db, attempt);
     const alive = moved ? newest : now;
     if (attempt.phase === 'running' && alive > attempt.last_alive_at)
       prepared(db, 'UPDATE attempts SET last_alive_at = ? WHERE id = ?').run(alive, attemptId);
@@ -227,6 +229,7 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
       attempt = handInNow(db, attempt, 'time', now);
     else if (attempt.phase === 'running' && !moved && hasClocks(db, attempt))
       attempt = catchUp(db, attempt, now).attempt;
+    if (!moved) attempt = takeHold(db, attempt, now);
     const { events: others, cursor } = eventsSince(db, attemptId, batch.cursor, device.id);
     return {
       acknowledged: acknowledge(db, attemptId, device, newest),

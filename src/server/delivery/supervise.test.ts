@@ -5,7 +5,8 @@ import { attemptContent } from './content';
 import { assignedTests } from './assignments';
 import { beginAttempt, handIn, resumeAttempt, saveBatch, stopAttempt } from './delivery';
 import { stateOf } from './eventLog';
-import { letIn, unlock } from './supervise';
+import { judgeLate } from './late';
+import { hold, letIn, release, unlock } from './supervise';
 import { testSchool, type TestSchool } from './testSchool';
 
 const MINUTE = 60_000;
@@ -158,5 +159,111 @@ describe('what whoever supervises is told', () => {
     await school.say({ type: 'battery', low: false }, 2400);
     expect(row()).toMatchObject({ lowBattery: false });
     expect(classOverview(school.db, 2400 + 5 * MINUTE)[0]?.silentFor).toBe(5 * MINUTE);
+  });
+});
+
+describe('paused by whoever supervises', () => {
+  const heartbeat = (at: number, device = school.device) =>
+    saveBatch(school.db, school.student, school.attemptId, { device, events: [], cursor: 0 }, at);
+  test('the page hears of it, what it says with that counts, the clock stands, and it goes on by itself', async () => {
+    await given({});
+    hold(school.db, petra, school.attemptId, 2000);
+    expect(state().phase).toBe('running');
+    expect(row()).toMatchObject({ state: 'running', held: 'asked' });
+    // Given before the page has heard of it.
+    await school.say(answered('reading-1', 'B'), 6000);
+    expect(state()).toMatchObject({ phase: 'stopped', holds: ['proctor'] });
+    expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'B' });
+    expect(row()).toMatchObject({ state: 'stopped', held: 'held' });
+    expect(() => attemptContent(school.db, school.student, school.attemptId, 7000)).toThrow('stopped');
+    // A press of the student, or another page, lets nothing go on.
+    const { device } = resumeAttempt(school.db, school.student, school.attemptId, null, 8000);
+    expect(state().phase).toBe('stopped');
+    release(school.db, petra, school.attemptId, 66_000);
+    release(school.db, petra, school.attemptId, 67_000);
+    expect(state()).toMatchObject({ phase: 'running', holds: [], locked: null });
+    expect(state().timing.used).toBe(5000);
+    const told = await heartbeat(68_000, device);
+    expect(told.phase).toBe('running');
+    expect(row()).toMatchObject({ state: 'running', held: null });
+  });
+  test('one that its student has stopped is not opened behind it, and a long one locks as every pause does', async () => {
+    await given({});
+    await school.say(answered('reading-1', 'B'), 2000);
+    stopAttempt(school.db, school.student, school.attemptId, school.device, 3000);
+    hold(school.db, petra, school.attemptId, 4000);
+    resumeAttempt(school.db, school.student, school.attemptId, null, 5000);
+    expect(state().holds).toEqual(['proctor']);
+    release(school.db, petra, school.attemptId, 5000 + 21 * MINUTE);
+    expect(state()).toMatchObject({ phase: 'running', locked: { items: ['reading-1'] } });
+  });
+  test('taken back before the page has heard of it, and not of a test that is handed in', async () => {
+    await given({});
+    hold(school.db, petra, school.attemptId, 2000);
+    release(school.db, petra, school.attemptId, 3000);
+    await heartbeat(4000);
+    expect(state().phase).toBe('running');
+    handIn(school.db, school.student, school.attemptId, school.device, 'asked', 5000);
+    expect(() => hold(school.db, petra, school.attemptId, 6000)).toThrow('handed-in');
+    expect(() => hold(school.db, petra, 'none', 6000)).toThrow('not-found');
+  });
+});
+
+describe('answers that came late', () => {
+  /** Handed in at 10 s; a minute later an answer arrives that says it was given at 9 s, and nothing proves it. */
+  const late = async () => {
+    await given({});
+    await school.say(answered('reading-1', 'A'), 2000);
+    handIn(school.db, school.student, school.attemptId, school.device, 'asked', 10_000);
+    await school.say(answered('reading-1', 'B'), 9000, 70_000);
+  };
+  const judge = (counts: boolean, ref = 'reading-1') =>
+    judgeLate(school.db, petra, { attemptId: school.attemptId, ref, counts }, 80_000);
+  const verdict = () => resultFor(school.db, school.student, school.attemptId)?.questions[0]?.verdict;
+  test('wait for whoever supervises, and do not count meanwhile', async () => {
+    await late();
+    expect(row()?.late).toEqual([
+      { ref: 'reading-1', number: 1, saidAt: 9000, receivedAt: 70_000, mayCount: true },
+    ]);
+    expect(verdict()).toBe('wrong');
+  });
+  test('count once that is decided: the test is scored again; what was said is kept', async () => {
+    await late();
+    judge(true);
+    judge(false);
+    expect(verdict()).toBe('right');
+    expect(row()?.late).toEqual([]);
+    expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'B' });
+    expect(school.db.prepare('SELECT counts, said_at, judged_by FROM judgements').all()).toEqual([
+      { counts: 1, said_at: 9000, judged_by: petra.id },
+    ]);
+  });
+  test('or are left out for good', async () => {
+    await late();
+    judge(false);
+    judge(true);
+    expect(verdict()).toBe('wrong');
+    expect(row()?.late).toEqual([]);
+  });
+  test('given to a locked question they count as given before it was locked', async () => {
+    await given({});
+    await school.say(answered('reading-1', 'A'), 2000);
+    const device = pauseFor(21, 3000);
+    const now = 3000 + 21 * MINUTE;
+    await sendFrom(device, 1, 'reading-1', 'B', now + 20);
+    judge(true);
+    expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'B' });
+    // The page that is open hears of it as of everything others say.
+    await sendFrom(device, 2, 'reading-2', 'A', now + 200);
+    handIn(school.db, school.student, school.attemptId, device, 'asked', now + 300);
+    expect(verdict()).toBe('right');
+  });
+  test('what is proven to have been on its way at the end is scored without asking', async () => {
+    await given({});
+    await school.say(answered('reading-1', 'A'), 2000);
+    handIn(school.db, school.student, school.attemptId, school.device, 'asked', 10_000);
+    await school.say(answered('reading-1', 'B'), 9000, 12_000);
+    expect(verdict()).toBe('right');
+    expect(row()?.late).toEqual([]);
   });
 });

@@ -14,6 +14,8 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { waitsFor } from '../delivery/assignments';
 import { attemptOf, lockedIn, type AttemptRow } from '../delivery/attempts';
+import { lateAnswers, type LateAnswer } from '../delivery/late';
+import { isHeld } from '../delivery/supervise';
 import { deliveredOf } from '../delivery/content';
 import { isMarked } from '../delivery/scores';
 import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
@@ -193,6 +195,10 @@ export interface ClassRow {
   readonly waits: boolean;
   /** Questions locked after a long pause. */
   readonly locked: number;
+  /** Paused by whoever supervises; `asked`: its page has not heard of it yet. */
+  readonly held: 'asked' | 'held' | null;
+  /** Answers that came late and wait for a decision. */
+  readonly late: readonly LateAnswer[];
   /** How often the test was left while it has the screen for itself. */
   readonly timesLeft: number;
   readonly lowBattery: boolean;
@@ -235,6 +241,8 @@ export function classOverview(db: Db, now = Date.now()): ClassRow[] {
       points: result?.points ?? null,
       waits: waitsFor(readOptions(JSON.parse(row.options)), row),
       locked: attempt && open ? (lockedIn(attempt)?.items.length ?? 0) : 0,
+      held: !open ? null : isHeld(attempt) ? 'held' : attempt.hold_by === null ? null : 'asked',
+      late: attempt ? lateAnswers(db, attempt) : [],
       timesLeft: row.times_left ?? 0,
       lowBattery: running && row.low_battery === 1,
       silentFor: running ? Math.max(0, now - attempt.last_alive_at) : null,

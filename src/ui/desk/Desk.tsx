@@ -1,15 +1,16 @@
 'use client';
 
-import { Button, Table, type TableColumnsType } from 'antd';
+import { Table, type TableColumnsType } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Points } from '@/core/sitting/points';
 import entry from '../entry/entry.module.css';
 import { Page } from '../entry/Page';
-import { useAsk } from '../entry/useAsk';
 import { useFocusKept } from '../kit/useFocusKept';
 import { usePointsWords } from '../entry/usePointsWords';
+import type { Late } from './LateDialog';
+import { Ways, WaysForAll } from './Ways';
 
 export interface DeskRow {
   readonly assignmentId: number;
@@ -20,6 +21,8 @@ export interface DeskRow {
   readonly points: Points | null;
   readonly waits: boolean;
   readonly locked: number;
+  readonly held: 'asked' | 'held' | null;
+  readonly late: readonly Late[];
   readonly timesLeft: number;
   readonly lowBattery: boolean;
   readonly silentFor: number | null;
@@ -62,7 +65,7 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
       sorter: (a, b) => a.student.localeCompare(b.student),
     },
     { key: 'test', title: t('test'), dataIndex: 'test', width: 220 },
-    { key: 'state', title: t('state'), render: (_, row) => t(`states.${row.state}`) },
+    { key: 'state', title: t('state'), render: (_, { state, held }) => t(`states.${held ?? state}`) },
     {
       key: 'notices',
       title: t('notices'),
@@ -87,6 +90,7 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
       <h1>{t('title')}</h1>
       <p className={entry.soft}>{t('text')}</p>
       <div ref={tableRef} tabIndex={-1}>
+        <WaysForAll rows={rows} />
         <Table
           className={entry.table}
           columns={columns}
@@ -103,45 +107,14 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
 /** What whoever supervises should know of a student now. */
 function useNotices(): (row: DeskRow) => string[] {
   const t = useTranslations('desk.notice');
-  return ({ waits, locked, timesLeft, lowBattery, silentFor }) => [
+  return ({ waits, locked, late, timesLeft, lowBattery, silentFor }) => [
     ...(waits ? [t('waits')] : []),
     ...(locked > 0 ? [t('locked', { count: locked })] : []),
+    ...(late.length > 0 ? [t('late', { count: late.length })] : []),
     ...(silentFor !== null && silentFor > SILENT_MS
       ? [t('silent', { minutes: Math.floor(silentFor / 60_000) })]
       : []),
     ...(lowBattery ? [t('battery')] : []),
     ...(timesLeft > 0 ? [t('left', { count: timesLeft })] : []),
   ];
-}
-
-/** What can be done for a student now. */
-function Ways({ row: { waits, locked, assignmentId, attemptId, student, test } }: { row: DeskRow }) {
-  const t = useTranslations('desk');
-  const router = useRouter();
-  const { working, problem, ask } = useAsk();
-  const way = waits
-    ? { words: t('letIn'), path: `/api/assignments/${assignmentId}/let-in` }
-    : locked > 0
-      ? {
-          words: t('unlock'),
-          path: `/api/attempts/${attemptId ?? ''}/unlock`,
-        }
-      : null;
-  if (!way) return null;
-  const go = async () => {
-    if (await ask(way.path, {}, true)) router.refresh();
-  };
-  return (
-    <>
-      <Button
-        aria-label={t('wayOf', { way: way.words, student, test })}
-        // One that is disabled would lose the focus.
-        aria-disabled={working || undefined}
-        onClick={() => !working && void go()}
-      >
-        {way.words}
-      </Button>
-      {problem}
-    </>
-  );
 }

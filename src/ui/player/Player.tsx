@@ -1,9 +1,11 @@
 'use client';
 
+import { useEffect } from 'react';
 import { useTranslations } from 'use-intl';
 import { Words } from '../kit/Words';
 import { Cover } from './Covers';
 import { RunningAttempt } from './RunningAttempt';
+import { httpTransport, ServerRefusal } from '../attempt/session/transport';
 import { useSession } from '../attempt/session/useSession';
 
 /** The whole of an attempt in the browser: opens it, and shows it until it is over. */
@@ -36,10 +38,32 @@ function Opening({ attemptId }: { attemptId: string }) {
         action={{ words: t('again'), act: again }}
       />
     );
+  if (problem === 'stopped') return <HeldOutside attemptId={attemptId} again={again} />;
   if (problem !== null)
     return (
       <Cover title={t('problemTitle')} text={t('problemText')} action={{ words: t('again'), act: again }} />
     );
   if (!session) return <Cover title={t('loadingTitle')} text={t('loadingText')} />;
   return <RunningAttempt attemptId={attemptId} session={session} onTakeBack={again} />;
+}
+
+/** Asked again after so long whether it goes on, in milliseconds. */
+const ASK_AGAIN_MS = 3_000;
+
+/** Whoever supervises has paused the test, and it is opened meanwhile: it goes on by itself. */
+function HeldOutside({ attemptId, again }: { attemptId: string; again: () => void }) {
+  const t = useTranslations('covers');
+  useEffect(() => {
+    const { content } = httpTransport(attemptId);
+    const timer = setInterval(
+      () =>
+        void content().then(again, (error: unknown) => {
+          // Without network it is asked again; what else there is to say, opening it says.
+          if (error instanceof ServerRefusal && error.code !== 'stopped') again();
+        }),
+      ASK_AGAIN_MS,
+    );
+    return () => clearInterval(timer);
+  }, [attemptId, again]);
+  return <Cover title={t('heldTitle')} text={t('heldText')} />;
 }

@@ -29,6 +29,8 @@ export interface SessionStatus {
 
 const SEND_AFTER_MS = 350;
 const HEARTBEAT_MS = 15_000;
+/** While it is paused, so that going on does not make anybody wait. */
+const HELD_MS = 3_000;
 const RETRY_MS = [1_000, 2_000, 4_000, 8_000, 15_000];
 
 /** Where a page begins: as the server resumed the attempt here, or as this computer kept it. */
@@ -263,7 +265,8 @@ export class AttemptSession {
       this.inFlight = null;
       const next =
         this.failures > 0 ? (RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1] ?? 15_000) : undefined;
-      this.schedule(next ?? (this.isWaiting ? 0 : HEARTBEAT_MS));
+      const quiet = this.getState().phase === 'stopped' ? HELD_MS : HEARTBEAT_MS;
+      this.schedule(next ?? (this.isWaiting ? 0 : quiet));
     });
     return this.inFlight;
   }

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { useAttempt } from '../../attempt/PlayerContext';
 import { LockedDialog } from '../dialogs/LockedDialog';
+import { HeldCover } from './HeldCover';
 import { OwnScreen } from './OwnScreen';
 
 /** What is told by itself on opening a test and on coming back to it: one thing after another. */
@@ -14,6 +15,7 @@ export function Notices() {
     <>
       {tells && <LockedDialog count={locked} onClose={() => setTold(true)} />}
       <OwnScreen quiet={tells} />
+      <HeldCover />
     </>
   );
 }
