@@ -190,3 +190,90 @@ test('a low battery is said to the student and to the proctor', async ({ page, a
   await expect(page.locator('[data-battery]')).toHaveCount(0);
   await proctor.context().close();
 });
+
+test('paused by the proctor: covered, nothing goes behind it, what was answered counts, and it goes on by itself', async ({
+  page,
+  app,
+}) => {
+  give(app, {});
+  await startTest(page, app);
+  await ready(page);
+  const proctor = await desk(page, app);
+  await line(proctor, 'Wren Halloran')
+    .getByRole('button', { name: /^Pause/ })
+    .click();
+  await expect(line(proctor, 'Wren Halloran')).toContainText('About to be paused');
+  await expect(proctor.locator('body')).not.toBeFocused();
+  // The page hears of it with what it sends, and that counts.
+  await choice(page, CHOICES[1][0]).focus();
+  await page.keyboard.press('Space');
+  const cover = page.getByRole('dialog', { name: 'Paused by your proctor' });
+  await expect(cover).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Paused by your proctor' })).toBeFocused();
+  await expectAccessible(page, 'paused by the proctor');
+  for (const key of ['Escape', 'Escape', 'Alt+n', 'Alt+e']) await page.keyboard.press(key);
+  await expect(cover).toBeVisible();
+  // Opening the page anew does not get around it.
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Paused by your proctor' })).toBeVisible();
+  await proctor.reload();
+  await expect(line(proctor, 'Wren Halloran')).toContainText('Paused by you');
+  await line(proctor, 'Wren Halloran')
+    .getByRole('button', { name: /^Let go on/ })
+    .click();
+  await expect(line(proctor, 'Wren Halloran')).toContainText('Under way');
+  await expect(choice(page, CHOICES[1][0])).toBeChecked();
+  // Once more, with the page open all the time: the focus is back where it was.
+  await choice(page, CHOICES[1][0]).focus();
+  await line(proctor, 'Wren Halloran')
+    .getByRole('button', { name: /^Pause/ })
+    .click();
+  await page.keyboard.press('ArrowDown');
+  await expect(cover).toBeVisible();
+  await line(proctor, 'Wren Halloran')
+    .getByRole('button', { name: /^Let go on/ })
+    .click();
+  await expect(cover).toBeHidden();
+  await expect(page.locator(':focus')).toHaveAttribute('type', 'radio');
+  await proctor.context().close();
+});
+
+test('late answers: told at the desk, decided by their times alone, and the score follows', async ({
+  page,
+  app,
+}) => {
+  await startTest(page, app);
+  await choice(page, /asked to watch/).click();
+  await saved(page);
+  await page.getByRole('button', { name: /Look over/ }).click();
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await page.getByRole('button', { name: 'Hand in now' }).click();
+  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  const [event] = app.query<{ body: string }>(
+    "SELECT body FROM events WHERE json_extract(body, '$.type') = 'answered' LIMIT 1",
+  );
+  const said = JSON.parse(event?.body ?? '{}') as { at: number; responses: object };
+  // As it arrives an hour later from a computer that was without network.
+  app.change(
+    `INSERT INTO events (attempt_id, device, seq, at, received_at, body, standing)
+     SELECT attempt_id, device, 900, at + 1, at + 3600000, ?, 'late' FROM events WHERE json_extract(body, '$.type') = 'answered' LIMIT 1`,
+    JSON.stringify({ ...said, seq: 900, at: said.at + 1, responses: { RESPONSE: 'B' } }),
+  );
+  const proctor = await desk(page, app);
+  await expect(line(proctor, 'Wren Halloran')).toContainText('Late answers to 1 question wait for you');
+  await line(proctor, 'Wren Halloran')
+    .getByRole('button', { name: /^Decide on late answers/ })
+    .click();
+  await expect(proctor.getByRole('dialog')).toContainText('Question 1');
+  await expectAccessible(proctor, 'late answers');
+  await proctor.getByRole('button', { name: 'Count it: question 1' }).press('Enter');
+  await expect(proctor.getByText('All decided.')).toBeVisible();
+  await expect(proctor.locator('body')).not.toBeFocused();
+  await proctor.keyboard.press('Escape');
+  await expect(proctor.getByRole('dialog')).toBeHidden();
+  await expect(proctor.locator('body')).not.toBeFocused();
+  await expect(line(proctor, 'Wren Halloran')).not.toContainText('Late answers');
+  await page.reload();
+  await expect(page.locator('tbody tr').first().locator('td').first()).toHaveText('Right');
+  await proctor.context().close();
+});

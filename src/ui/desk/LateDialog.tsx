@@ -6,6 +6,7 @@ import { useRef } from 'react';
 import { useFormatter, useTranslations } from 'use-intl';
 import { useAsk } from '../entry/useAsk';
 import entry from '../entry/entry.module.css';
+import { useFocusBack } from '../kit/useFocusBack';
 import { useFocusKept } from '../kit/useFocusKept';
 
 export interface Late {
@@ -24,19 +25,37 @@ interface Props {
 }
 
 /** Answers that nothing proves to have been given in time: whether they count is decided here, by the times and not by what was answered. */
-export function LateDialog({ open, who, attemptId, late, onClose }: Props) {
+export function LateDialog({ open, onClose, ...late }: Props) {
+  const t = useTranslations('desk.late');
+  return (
+    <Modal
+      open={open}
+      title={t('title')}
+      onCancel={onClose}
+      footer={null}
+      width="min(46rem, 100vw - 2rem)"
+      destroyOnHidden
+    >
+      <LateList {...late} />
+    </Modal>
+  );
+}
+
+function LateList({ who, attemptId, late }: Omit<Props, 'open' | 'onClose'>) {
   const t = useTranslations('desk.late');
   const format = useFormatter();
   const router = useRouter();
   const { working, problem, ask } = useAsk();
   const listRef = useRef<HTMLDivElement>(null);
   useFocusKept(listRef);
+  // The button that opened it goes when all is decided.
+  useFocusBack();
   const time = (at: number) => format.dateTime(new Date(at), { dateStyle: 'medium', timeStyle: 'medium' });
   const decide = async (item: string, counts: boolean) => {
     if (await ask(`/api/attempts/${attemptId}/late`, { item, counts }, true)) router.refresh();
   };
   return (
-    <Modal open={open} title={t('title')} onCancel={onClose} footer={null} width="min(46rem, 100vw - 2rem)">
+    <>
       <p>{who}</p>
       <p>{t('text')}</p>
       <div ref={listRef} tabIndex={-1}>
@@ -83,6 +102,6 @@ export function LateDialog({ open, who, attemptId, late, onClose }: Props) {
         </table>
       </div>
       {problem}
-    </Modal>
+    </>
   );
 }
