@@ -40,13 +40,16 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     { scheme: 'dusk', magnification: 1.5 },
     'dark scheme, 150 %',
   ),
-  student(
-    'bao',
-    'Bao Reyes',
-    'skerry-gull',
-    { toolsOn: ['line-reader', 'eliminator'] },
-    'line reader and eliminator on',
-  ),
+  {
+    ...student(
+      'bao',
+      'Bao Reyes',
+      'skerry-gull',
+      { toolsOn: ['line-reader', 'eliminator'] },
+      'line reader and eliminator on; may take each test three times',
+    ),
+    given: { times: 3 },
+  },
   student(
     'saoirse',
     'Saoirse Patel',

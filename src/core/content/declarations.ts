@@ -57,6 +57,8 @@ export interface InterpolationTable {
 export interface OutcomeDeclaration extends Declaration {
   readonly normalMaximum: number | null;
   readonly normalMinimum: number | null;
+  /** From which value on what it measures is mastered; not there in what was read before it was. */
+  readonly masteryValue?: number;
   /** A person (or another machine) sets this outcome, not response processing. */
   readonly externalScored: 'human' | 'externalMachine' | null;
   readonly lookupTable: MatchTable | InterpolationTable | null;

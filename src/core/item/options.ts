@@ -12,6 +12,12 @@ const options = z.strictObject({
   goAhead: z._default(z.boolean(), false),
   /** It has the screen for itself: leaving it is noticed, told, and written down for whoever supervises (C10). */
   ownsScreen: z._default(z.boolean(), false),
+  /** What is told after handing in: that it is, also the score, or also the answers, as far as the test lets them be seen (F1). */
+  tells: z._default(z.enum(['thanks', 'score', 'answers']), 'answers'),
+  /** Points that are needed; null = as the test says, where it does (F2). */
+  needed: z._default(z.nullable(z.number().check(z.positive(), z.maximum(1_000_000))), null),
+  /** How often it may be taken. */
+  times: z._default(z.int().check(z.minimum(1), z.maximum(100)), 1),
 });
 
 /** What an assignment settles about how its test is taken; all of it may be known to whoever takes it. */

@@ -114,6 +114,10 @@ export interface Test {
   readonly feedback: readonly TestFeedback[];
 }
 
+/** The points that are needed, where the test says so (QTI 3.0, `mastery-value` of its `SCORE`); null where it does not. */
+export const neededScoreOf = ({ outcomes }: Pick<Test, 'outcomes'>): number | null =>
+  outcomes.find(({ identifier }) => identifier === 'SCORE')?.masteryValue ?? null;
+
 /** The item references of a section, in order. */
 export const itemRefsIn = (section: Section): ItemRef[] =>
   section.children.flatMap((child) => (child.kind === 'item' ? [child] : itemRefsIn(child)));

@@ -137,10 +137,12 @@ export function readOutcomeDeclaration(element: XmlElement, report: Reporter): O
   const head = readDeclaration(element, report);
   if (!head) return null;
   const external = element.attributes['external-scored'];
+  const mastery = bound(element, 'mastery-value');
   return {
     ...head,
     normalMaximum: bound(element, 'normal-maximum'),
     normalMinimum: bound(element, 'normal-minimum'),
+    ...(mastery !== null && { masteryValue: mastery }),
     externalScored: external === 'human' || external === 'externalMachine' ? external : null,
     lookupTable: readLookupTable(element, head.baseType),
   };

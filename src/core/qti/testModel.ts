@@ -157,7 +157,7 @@ export const TEST_MODEL: Readonly<Record<string, ElementModel>> = {
       'long-interpretation': 'set-aside',
       'normal-maximum': 'honoured',
       'normal-minimum': 'honoured',
-      'mastery-value': 'set-aside',
+      'mastery-value': 'honoured',
       'external-scored': 'honoured',
       'variable-identifier-ref': 'set-aside',
     },

@@ -1,3 +1,4 @@
+import * as z from 'zod/mini';
 import * as v from '../content/value';
 import { numberOf } from '../processing/numbers';
 import { scoreTest, type QuestionOutcome } from '../processing/scoreTest';
@@ -13,6 +14,10 @@ export interface Points {
   /** The test counts its questions by a rule of its own (weights, some on trial): the points of the questions don't add up to it. */
   readonly ownRule: boolean;
 }
+
+const stored = z.object({ score: z.number(), maximum: z.number(), later: z.number(), ownRule: z.boolean() });
+/** Points as they were kept, from JSON. @throws ZodError, SyntaxError */
+export const readPoints = (text: string): Points => stored.parse(JSON.parse(text));
 
 const numberIn = (outcomes: QuestionOutcome['outcomes'], name: string): number | null =>
   numberOf(outcomes[name] ?? null);

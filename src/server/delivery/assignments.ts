@@ -1,5 +1,6 @@
 import { readOptions, type AssignmentOptions, type GivenOptions } from '@/core/item/options';
-import { timeLimitOf, type Test } from '@/core/item/test';
+import { neededScoreOf, timeLimitOf, type Test } from '@/core/item/test';
+import { readPoints, type Points } from '@/core/sitting/points';
 import { drawForm, questionsOf, type Form } from '@/core/sitting/form';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -26,6 +27,15 @@ export interface TestFacts {
   readonly timeLimit: number | null;
   /** Its parts, where it has more than one, or one that goes forward only. */
   readonly parts: readonly AssignedPart[];
+  /** Points that are needed; null where nothing is said. */
+  readonly needed: number | null;
+}
+/** An attempt that is over. */
+export interface PastAttempt {
+  readonly attemptId: string;
+  readonly handedInAt: number;
+  /** Null where the assignment does not tell them. */
+  readonly points: Points | null;
 }
 export interface AssignedTest extends TestFacts {
   readonly assignmentId: number;
@@ -37,6 +47,10 @@ export interface AssignedTest extends TestFacts {
   readonly attemptId: string | null;
   readonly begunAt: number | null;
   readonly handedInAt: number | null;
+  /** What is handed in of it, the newest first. */
+  readonly past: readonly PastAttempt[];
+  /** It is handed in, and may be taken once more. */
+  readonly again: boolean;
 }
 interface Row {
   assignment_id: number;
@@ -67,10 +81,14 @@ export function optionsOf(db: Db, assignmentId: number): AssignmentOptions {
   return readOptions(JSON.parse(row?.options ?? '{}'));
 }
 
+/** The newest attempt at an assignment `a`, in SQL. */
+export const NEWEST =
+  '(SELECT id FROM attempts WHERE assignment_id = a.id ORDER BY begun_at DESC, rowid DESC LIMIT 1)';
+
 const SELECT = `
   SELECT a.id AS assignment_id, a.test_id, p.test_id AS pinned_test_id, p.id AS attempt_id, p.phase, p.begun_at, p.handed_in_at,
     a.options, a.let_in_at
-  FROM assignments a LEFT JOIN attempts p ON p.assignment_id = a.id JOIN tests t ON t.id = coalesce(p.test_id, a.test_id)`;
+  FROM assignments a LEFT JOIN attempts p ON p.id = ${NEWEST} JOIN tests t ON t.id = coalesce(p.test_id, a.test_id)`;
 
 function partsOf({ parts }: Test, form: Form): AssignedPart[] {
   if (parts.length === 1 && parts[0]?.navigation === 'nonlinear') return [];
@@ -86,7 +104,7 @@ function partsOf({ parts }: Test, form: Form): AssignedPart[] {
 /** What is told of a test. How many are drawn is the same whatever the seed, except where sections of different size are drawn. */
 export function describeTest(db: Db, testId: number, seed = ''): TestFacts {
   const test = loadTest(db, testId)?.test;
-  if (!test) return { title: '', language: null, questions: 0, parts: [], timeLimit: null };
+  if (!test) return { title: '', language: null, questions: 0, parts: [], timeLimit: null, needed: null };
   const form = drawForm(test, seed);
   return {
     title: test.title,
@@ -94,7 +112,23 @@ export function describeTest(db: Db, testId: number, seed = ''): TestFacts {
     questions: questionsOf(form).length,
     parts: partsOf(test, form),
     timeLimit: timeLimitOf(test),
+    needed: neededScoreOf(test),
   };
+}
+
+/** What is handed in of an assignment, the newest first. */
+function pastOf(db: Db, assignmentId: number, tells: boolean): PastAttempt[] {
+  return prepared<[number], { id: string; handed_in_at: number; points: string | null }>(
+    db,
+    `SELECT p.id, p.handed_in_at, r.points FROM attempts p LEFT JOIN test_results r ON r.attempt_id = p.id
+     WHERE p.assignment_id = ? AND p.handed_in_at IS NOT NULL ORDER BY p.begun_at DESC, p.rowid DESC`,
+  )
+    .all(assignmentId)
+    .map(({ id, handed_in_at: handedInAt, points }) => ({
+      attemptId: id,
+      handedInAt,
+      points: tells && points !== null ? readPoints(points) : null,
+    }));
 }
 
 /** Whether whoever supervises has still to let the student in. */
@@ -106,8 +140,16 @@ export const waitsFor = (
 function toAssigned(db: Db, row: Row): AssignedTest {
   const state = row.phase === null ? 'not-started' : row.phase === 'handed-in' ? 'handed-in' : 'stopped';
   const given = readOptions(JSON.parse(row.options));
+  const past = pastOf(db, row.assignment_id, given.tells !== 'thanks');
+  const again = state === 'handed-in' && past.length < given.times;
+  // Taken once more it is the version that is given now.
+  const testId = again ? row.test_id : (row.pinned_test_id ?? row.test_id);
+  const facts = describeTest(db, testId, String(row.assignment_id));
   return {
-    ...describeTest(db, row.pinned_test_id ?? row.test_id, String(row.assignment_id)),
+    ...facts,
+    needed: given.needed ?? facts.needed,
+    past,
+    again,
     assignmentId: row.assignment_id,
     testId: row.test_id,
     state,

@@ -38,7 +38,8 @@ export const GUEST_QUOTA = { events: 20_000, letters: 20_000_000 } as const;
 export const SILENCE_COUNTS_MS = 120_000;
 
 /**
- * Begins an attempt and its clock; a second call for the same assignment returns the attempt there is. What it is of (the
+ * Begins an attempt and its clock; a second call for the same assignment returns the attempt there is, unless that is handed in and
+ * may be made once more. What it is of (the
  * version of the test, what it drew, its limit) is settled here and never changes.
  * @throws Refusal `not-found`; `no-go-ahead` where whoever supervises has still to let the student in
  */
@@ -46,7 +47,7 @@ export function beginAttempt(db: Db, user: User, assignmentId: number, now: numb
   return db
     .transaction(() => {
       const assigned = assignedTest(db, user, assignmentId);
-      if (assigned.attemptId !== null) return { attemptId: assigned.attemptId };
+      if (assigned.attemptId !== null && !assigned.again) return { attemptId: assigned.attemptId };
       if (assigned.waits) throw new Refusal('no-go-ahead', 409);
       const id = randomUUID();
       const seed = randomUUID();

@@ -1,5 +1,5 @@
-import { z } from 'zod';
-import { readOptions } from '@/core/item/options';
+import { readOptions, type AssignmentOptions } from '@/core/item/options';
+import { neededScoreOf } from '@/core/item/test';
 import { itemSeed, deliverItem, triesOf } from '@/core/deliver/deliver';
 import { rawOf, type RawResponse } from '@/core/content/response';
 import type { ProgressState } from '@/core/interactions/types';
@@ -9,11 +9,12 @@ import { prepareItem } from '@/core/processing/prepare';
 import { correctOf, type ItemScore } from '@/core/processing/score';
 import { feedbackAtEnd, type ShownFeedback } from '@/core/sitting/feedback';
 import type { Plan } from '@/core/sitting/plan';
-import type { Points } from '@/core/sitting/points';
+import { readPoints, type Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
-import { waitsFor } from '../delivery/assignments';
+import { NEWEST, optionsOf, waitsFor } from '../delivery/assignments';
 import { attemptOf, lockedIn, type AttemptRow } from '../delivery/attempts';
+import { Refusal } from '../refusal';
 import { lateAnswers, type LateAnswer } from '../delivery/late';
 import { isHeld } from '../delivery/supervise';
 import { deliveredOf } from '../delivery/content';
@@ -36,11 +37,26 @@ export interface AttemptResult {
   readonly points: Points;
   /** Questions a person has still to mark. */
   readonly notMarked: number;
+  /** Of each part, where there is more than one. */
+  readonly parts: readonly PartResult[];
   /** What the test says at its end. */
   readonly feedback: readonly ShownFeedback[];
 }
-
-const STORED = z.object({ score: z.number(), maximum: z.number(), later: z.number(), ownRule: z.boolean() });
+/** What the questions of a part are worth; the title is empty where it has none. */
+export interface PartResult {
+  readonly title: string;
+  readonly score: number;
+  readonly maximum: number;
+  readonly later: number;
+}
+/** What a student is told of an attempt. */
+export interface ToldResult extends Omit<AttemptResult, 'points'> {
+  readonly tells: AssignmentOptions['tells'];
+  /** Null where nothing but thanks is told. */
+  readonly points: Points | null;
+  /** Points that are needed; null where nothing is said, or nothing told. */
+  readonly needed: number | null;
+}
 
 const numberIn = (outcomes: Record<string, JsonValue>, name: string): number | null =>
   typeof outcomes[name] === 'number' ? outcomes[name] : null;
@@ -94,15 +110,42 @@ function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     title,
     handedInAt,
     questions,
-    points: whole?.points ? STORED.parse(JSON.parse(whole.points)) : pointsNow(),
+    points: whole?.points ? readPoints(whole.points) : pointsNow(),
     notMarked: questions.filter((one) => one.verdict === 'not-marked').length,
+    parts: partsOf(plan, questions),
     feedback: hasFeedback(plan) ? feedbackAtEnd(sittingOf(db, attempt, handedInAt)) : [],
   };
 }
 
-/** The result of a student's own attempt; null while it is not handed in. @throws Refusal `not-found` */
-export function resultFor(db: Db, user: User, attemptId: string): AttemptResult | null {
-  return resultOf(db, attemptOf(db, user.id, attemptId));
+/** What the questions of each part are worth, where there is more than one part. */
+function partsOf(plan: Plan, questions: readonly QuestionResult[]): PartResult[] {
+  if (plan.parts.length < 2) return [];
+  return plan.parts.flatMap(({ part }, i): PartResult[] => {
+    const own = questions.filter(({ ref }) => plan.placeOf(ref)?.part === i);
+    const sum = (of: readonly QuestionResult[], worth: (one: QuestionResult) => number | null) =>
+      of.reduce((total, one) => total + (worth(one) ?? 0), 0);
+    const marked = own.filter(({ verdict }) => verdict !== 'not-marked');
+    const maximum = sum(marked, (one) => one.maximum);
+    const later = sum(own, (one) => one.maximum) - maximum;
+    // What rules passed over has nothing to tell.
+    return own.length === 0
+      ? []
+      : [{ title: part.title, score: sum(marked, (one) => one.score), maximum, later }];
+  });
+}
+
+/**
+ * What a student is told of an own attempt, as the assignment says; null while it is not handed in.
+ * @throws Refusal `not-found`
+ */
+export function resultFor(db: Db, user: User, attemptId: string): ToldResult | null {
+  const attempt = attemptOf(db, user.id, attemptId);
+  const result = resultOf(db, attempt);
+  if (!result) return null;
+  const { tells, needed } = optionsOf(db, attempt.assignment_id);
+  if (tells === 'thanks')
+    return { ...result, tells, points: null, needed: null, questions: [], parts: [], notMarked: 0 };
+  return { ...result, tells, needed: needed ?? neededScoreOf(planOf(db, attempt).content.test) };
 }
 
 export interface AnsweredQuestion extends QuestionResult {
@@ -117,7 +160,7 @@ export interface AnsweredQuestion extends QuestionResult {
 /**
  * The questions of a handed-in attempt that may be looked at again (`allow-review`), with the answers given and, where the
  * test shows them, the right ones. Null while it is not handed in.
- * @throws Refusal `not-found`
+ * @throws Refusal `not-found`, also where the assignment does not tell them
  */
 export function answersFor(
   db: Db,
@@ -131,6 +174,7 @@ export function answersFor(
   const attempt = attemptOf(db, user.id, attemptId);
   const result = resultOf(db, attempt);
   if (!result || attempt.handed_in_at === null) return null;
+  if (optionsOf(db, attempt.assignment_id).tells !== 'answers') throw new Refusal('not-found', 404);
   const sitting = sittingOf(db, attempt, attempt.handed_in_at);
   const { plan } = sitting;
   const sessions = sessionsIn(sitting);
@@ -224,7 +268,7 @@ export function classOverview(db: Db, now = Date.now()): ClassRow[] {
     db,
     `SELECT a.id AS assignment_id, u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id, a.options, a.let_in_at,
        p.times_left, p.low_battery
-     FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.assignment_id = a.id
+     FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.id = ${NEWEST}
      JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE u.guest = 0 ORDER BY u.display_name, t.title`,
   ).all();
   return rows.map((row) => {

@@ -13,6 +13,7 @@ import type { TestRow } from './MyTests';
 import { Page } from './Page';
 import { Fact, SetForYou } from './SetForYou';
 import { useAsk } from './useAsk';
+import { roundPoints } from './usePointsWords';
 
 interface Props {
   readonly name: string;
@@ -65,11 +66,17 @@ function Parts({
 }
 
 /** How the test is taken, where it is not as one would expect: told before it begins. */
-function HowGiven({ given: { onePage, ownsScreen, lockAfter } }: Pick<TestRow, 'given'>) {
+function HowGiven({
+  given: { onePage, ownsScreen, lockAfter, times },
+  needed,
+  past,
+}: Pick<TestRow, 'given' | 'needed' | 'past'>) {
   const t = useTranslations('before.given');
   const lines = [
     ...(onePage ? [t('onePage')] : []),
     ...(ownsScreen ? [t('ownsScreen')] : []),
+    ...(needed === null ? [] : [t('needed', { points: roundPoints(needed) })]),
+    ...(times > 1 ? [t('times', { number: Math.min(times, past.length + 1), times })] : []),
     ...(lockAfter === null ? [] : [t('lockAfter', { minutes: lockAfter })]),
   ];
   return (
@@ -112,7 +119,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
     assigned.timeLimit === null ? null : Math.round((assigned.timeLimit * needs.timeMultiplier) / 60);
   const guest = useIsGuest();
   const shown = useShownName(name);
-  const begun = assigned.state !== 'not-started';
+  const begun = assigned.state !== 'not-started' && !assigned.again;
   const waits = useWaiting(assigned);
   const start = async () => {
     const begun = await ask<{ attemptId: string }>(`/api/assignments/${assigned.assignmentId}/begin`, {});
@@ -155,7 +162,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
         )}
       </div>
       <Parts parts={assigned.parts} timeMultiplier={needs.timeMultiplier} />
-      <HowGiven given={assigned.given} />
+      <HowGiven {...assigned} />
       <p>{t('notYou')}</p>
       <section className={styles.directions} aria-labelledby="directions">
         <h2 id="directions">{t('directions')}</h2>

@@ -4,10 +4,12 @@ import { Button, Empty, Tag } from 'antd';
 import { useFormatter, useTranslations } from 'use-intl';
 import type { AssignmentOptions } from '@/core/item/options';
 import type { AccessNeeds } from '@/core/needs';
+import type { Points } from '@/core/sitting/points';
 import { useIsGuest } from '../kit/guest';
 import { ContentTitle } from '../content/ContentView';
 import styles from './entry.module.css';
 import { Page } from './Page';
+import { roundPoints, usePointsWords } from './usePointsWords';
 
 export interface TestRow {
   readonly assignmentId: number;
@@ -28,6 +30,16 @@ export interface TestRow {
   readonly attemptId: string | null;
   readonly begunAt: number | null;
   readonly handedInAt: number | null;
+  /** Points that are needed; null where nothing is said. */
+  readonly needed: number | null;
+  /** What is handed in of it, the newest first. */
+  readonly past: readonly {
+    readonly attemptId: string;
+    readonly handedInAt: number;
+    readonly points: Points | null;
+  }[];
+  /** It is handed in, and may be taken once more. */
+  readonly again: boolean;
 }
 
 /** What is assigned: not started, stopped part-way, handed in. Opening one starts nothing yet. */
@@ -87,7 +99,17 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
                   ? t('handedInAt', { date: date(test.handedInAt) })
                   : test.begunAt !== null && t('begunAt', { date: date(test.begunAt) })}
               </p>
+              <Past test={test} date={date} />
             </div>
+            {test.again && (
+              <Button
+                size="large"
+                href={`/tests/${test.assignmentId}`}
+                aria-label={t('actionFor', { action: t('again'), title: test.title })}
+              >
+                {t('again')}
+              </Button>
+            )}
             <Button
               type={test.state === 'handed-in' ? 'default' : 'primary'}
               size="large"
@@ -99,6 +121,31 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
           </li>
         ))}
       </ul>
+    </>
+  );
+}
+
+/** What is needed, and the attempts that are over, with their dates and points. */
+function Past({ test: { needed, past }, date }: { test: TestRow; date: (at: number) => string }) {
+  const t = useTranslations('tests');
+  const words = usePointsWords();
+  const [newest] = past;
+  return (
+    <>
+      {needed !== null && <p className={styles.soft}>{t('needed', { points: roundPoints(needed) })}</p>}
+      {past.length === 1 && newest?.points && <p>{words(newest.points)}</p>}
+      {past.length > 1 && (
+        <ul>
+          {past.map(({ attemptId, handedInAt, points }, i) => (
+            <li key={attemptId}>
+              <a href={`/attempts/${attemptId}/score`}>
+                {t('attempt', { number: past.length - i, date: date(handedInAt) })}
+              </a>
+              {points && <>: {words(points)}</>}
+            </li>
+          ))}
+        </ul>
+      )}
     </>
   );
 }

@@ -16,8 +16,17 @@ export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marke
 export interface Result {
   readonly title: string;
   readonly handedInAt: number;
-  readonly points: Points;
+  /** Null where nothing but thanks is told. */
+  readonly points: Points | null;
+  readonly tells: 'thanks' | 'score' | 'answers';
+  readonly needed: number | null;
   readonly notMarked: number;
+  readonly parts: readonly {
+    readonly title: string;
+    readonly score: number;
+    readonly maximum: number;
+    readonly later: number;
+  }[];
   /** What the test says at its end. */
   readonly feedback: readonly { readonly title: string; readonly content: Content }[];
   readonly questions: readonly {
@@ -54,17 +63,49 @@ export function Score({ name, needs, result, ...where }: ScoreProps) {
   );
 }
 
+/** The points that are needed, and whether they are there. */
+function Needed({ points, needed }: { points: Points; needed: number }) {
+  const t = useTranslations('score.needed');
+  const has = points.score >= needed ? 'reached' : points.later > 0 ? 'later' : 'not';
+  return (
+    <p>
+      {t('is', { points: roundPoints(needed) })} <b>{t(has)}</b>
+    </p>
+  );
+}
+
+/** What each part is worth. */
+function PartPoints({ parts }: Pick<Result, 'parts'>) {
+  const t = useTranslations('score');
+  const stages = useTranslations('stages');
+  const words = usePointsWords();
+  return (
+    <section aria-labelledby="parts">
+      <h2 id="parts">{t('parts')}</h2>
+      <ul>
+        {parts.map(({ title, ...points }, i) => (
+          <li key={i}>
+            {title === '' ? stages('part', { number: i + 1 }) : title}: {words(points)}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 function ScoreTable({ result, answersHref, attemptId }: Omit<ScoreProps, 'name' | 'needs'>) {
   const assetUrl = (path: string) => assetAddress(attemptId, path);
   const t = useTranslations('score');
   const format = useFormatter();
   const date = format.dateTime(new Date(result.handedInAt), { dateStyle: 'long', timeStyle: 'short' });
   const words = usePointsWords();
+  const { points, needed, parts, tells } = result;
   return (
     <>
-      <h1>{t('title')}</h1>
+      <h1>{t(points ? 'title' : 'thanks')}</h1>
       <p className={styles.soft}>{t('handedIn', { title: result.title, date })}</p>
-      <p className={styles.points}>{words(result.points)}</p>
+      {points ? <p className={styles.points}>{words(points)}</p> : <p>{t('thanksText')}</p>}
+      {points && needed !== null && <Needed points={points} needed={needed} />}
       {result.feedback.map(({ title, content }, i) => (
         <section key={i} className={styles.directions}>
           {title !== '' && <h2>{title}</h2>}
@@ -72,47 +113,57 @@ function ScoreTable({ result, answersHref, attemptId }: Omit<ScoreProps, 'name' 
         </section>
       ))}
       {result.notMarked > 0 && <p>{t('notMarked', { count: result.notMarked })}</p>}
-      {result.points.ownRule && <p>{t('ownRule')}</p>}
-      <table className={styles.score}>
-        <caption className="visually-hidden">{t('caption')}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{t('question')}</th>
-            <th scope="col">{t('result')}</th>
-            <th scope="col">{t('pointsHead')}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {result.questions.map(({ number, verdict, score, maximum }) => {
-            const Icon = ICONS[verdict];
-            return (
-              <tr key={number} data-verdict={verdict}>
-                <th scope="row">{t('number', { number })}</th>
-                <td>
-                  <span className={styles.verdict}>
-                    <Icon size="1.2em" aria-hidden="true" />
-                    {t(`verdict.${verdict}`)}
-                  </span>
-                </td>
-                <td>
-                  {maximum !== null &&
-                    (verdict === 'not-marked'
-                      ? t('pointsLater', { maximum })
-                      : t('pointsOf', { score: roundPoints(score ?? 0), maximum }))}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      {points?.ownRule && <p>{t('ownRule')}</p>}
+      {parts.length > 0 && <PartPoints parts={parts} />}
+      {points && <QuestionTable questions={result.questions} />}
       <p className={styles.ways}>
-        <Button size="large" type="primary" href={answersHref}>
-          {t('answers')}
-        </Button>
+        {tells === 'answers' && (
+          <Button size="large" type="primary" href={answersHref}>
+            {t('answers')}
+          </Button>
+        )}
         <Button size="large" href="/tests">
           {t('back')}
         </Button>
       </p>
     </>
+  );
+}
+
+function QuestionTable({ questions }: Pick<Result, 'questions'>) {
+  const t = useTranslations('score');
+  return (
+    <table className={styles.score}>
+      <caption className="visually-hidden">{t('caption')}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{t('question')}</th>
+          <th scope="col">{t('result')}</th>
+          <th scope="col">{t('pointsHead')}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {questions.map(({ number, verdict, score, maximum }) => {
+          const Icon = ICONS[verdict];
+          return (
+            <tr key={number} data-verdict={verdict}>
+              <th scope="row">{t('number', { number })}</th>
+              <td>
+                <span className={styles.verdict}>
+                  <Icon size="1.2em" aria-hidden="true" />
+                  {t(`verdict.${verdict}`)}
+                </span>
+              </td>
+              <td>
+                {maximum !== null &&
+                  (verdict === 'not-marked'
+                    ? t('pointsLater', { maximum })
+                    : t('pointsOf', { score: roundPoints(score ?? 0), maximum }))}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }

@@ -7,7 +7,7 @@ import type { Points } from '@/core/sitting/points';
 export const roundPoints = (value: number): number => Math.round(value * 100) / 100;
 
 /** What an attempt is worth in words, the same on every screen: "73 of 73 points, and 10 more to be marked". */
-export function usePointsWords(): (points: Points) => string {
+export function usePointsWords(): (points: Omit<Points, 'ownRule'>) => string {
   const t = useTranslations('score');
   return ({ score, maximum, later }) =>
     t('points', { score: roundPoints(score), maximum: roundPoints(maximum), later: roundPoints(later) });
