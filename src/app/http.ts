@@ -33,19 +33,33 @@ export async function client(): Promise<{ readonly address: string; readonly sec
   return { address: sent.get('x-able-address') ?? '', secure: sent.get('x-able-secure') === 'true' };
 }
 
-/** Who is asking, for pages: others are sent to where they belong. */
-export async function pageUser(...roles: Role[]): Promise<User> {
+/** Who is asking, for pages where one also waits to be let in: others are sent to where they belong. */
+export async function userAtDoor(...roles: Role[]): Promise<User> {
   const user = await currentUser();
   if (!user) redirect('/sign-in');
   if (!roles.includes(user.role)) redirect('/');
   return user;
 }
 
-/** A student, for what only students do. @throws Refusal */
-export async function student(): Promise<User> {
+/** Who is asking, for pages; who came with a room's code and waits is sent to where it is waited. */
+export async function pageUser(...roles: Role[]): Promise<User> {
+  const user = await userAtDoor(...roles);
+  if (user.room?.letIn === false) redirect(`/tests/${user.room.assignmentId}`);
+  return user;
+}
+
+/** A student, who may still wait to be let in. @throws Refusal */
+export async function studentAtDoor(): Promise<User> {
   const user = await currentUser();
   if (!user) throw new Refusal('not-signed-in', 401);
   if (user.role !== 'student') throw new Refusal('not-yours', 403);
+  return user;
+}
+
+/** A student, for what only students do. @throws Refusal, `no-go-ahead` for who has still to be let in */
+export async function student(): Promise<User> {
+  const user = await studentAtDoor();
+  if (user.room?.letIn === false) throw new Refusal('no-go-ahead', 409);
   return user;
 }
 

@@ -6,6 +6,7 @@ export class Refusal extends Error {
       | 'not-signed-in'
       | 'not-yours'
       | 'wrong-name-or-password'
+      | 'wrong-name-or-code'
       | 'too-many-tries'
       | 'not-found'
       | 'not-begun'

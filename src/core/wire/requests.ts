@@ -9,6 +9,13 @@ export const signInRequest = z.object({
   name: z.string().check(z.trim(), z.minLength(1), z.maxLength(100)),
   password: z.string().check(z.minLength(1), z.maxLength(200)),
 });
+/** With the code a proctor reads out, however it is spaced. */
+export const roomRequest = z.object({
+  code: z.string().check(z.minLength(1), z.maxLength(40)),
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(100)),
+});
+/** A room for a test. */
+export const openRoomRequest = z.object({ testId: z.number().check(z.int(), z.positive()) });
 export const stopRequest = z.object({ device });
 export const checkRequest = z.object({
   device,
@@ -35,6 +42,7 @@ export const myViewRequest = z.object({ view: z.nullable(chosenView) });
 export const languageRequest = z.object({ language: z.enum(LANGUAGES) });
 
 export type SignInRequest = z.infer<typeof signInRequest>;
+export type RoomRequest = z.infer<typeof roomRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;
 export type GoOnRequest = z.infer<typeof goOnRequest>;
 export type HandInRequest = z.infer<typeof handInRequest>;

@@ -22,23 +22,34 @@ export function endOldSessions(db: Db, now: number): void {
   if (changes > 0) forgetGoneGuests(db);
 }
 
-/** Opens a session and returns its token, which is not kept anywhere. */
-export function openSession(db: Db, userId: number, now: number): { token: string; maxAgeSeconds: number } {
+/**
+ * Opens a session and returns its token, which is not kept anywhere.
+ * @param room opened with a room's code: for one assignment, and for nothing until its student is let in
+ */
+export function openSession(
+  db: Db,
+  userId: number,
+  now: number,
+  room: { readonly roomId: number; readonly assignmentId: number } | null = null,
+): { token: string; maxAgeSeconds: number } {
   const token = randomBytes(32).toString('base64url');
   endOldSessions(db, now);
   prepared(
     db,
-    'INSERT INTO sessions (token_hash, user_id, created_at, expires_at, seen_at) VALUES (?, ?, ?, ?, ?)',
-  ).run(hashOf(token), userId, now, now + LIFETIME_MS, now);
+    `INSERT INTO sessions (token_hash, user_id, created_at, expires_at, seen_at, room_id, assignment_id) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+  ).run(hashOf(token), userId, now, now + LIFETIME_MS, now, room?.roomId ?? null, room?.assignmentId ?? null);
   return { token, maxAgeSeconds: LIFETIME_MS / 1000 };
 }
 
 /** Who holds a token; null when it is unknown or over. */
 export function userOfSession(db: Db, token: string, now: number): User | null {
   const hash = hashOf(token);
-  const row = prepared<[string, number, number], { user_id: number; seen_at: number }>(
+  const row = prepared<
+    [string, number, number],
+    { user_id: number; seen_at: number; assignment_id: number | null; let_in_at: number | null }
+  >(
     db,
-    'SELECT user_id, seen_at FROM sessions WHERE token_hash = ? AND expires_at >= ? AND seen_at >= ?',
+    'SELECT user_id, seen_at, assignment_id, let_in_at FROM sessions WHERE token_hash = ? AND expires_at >= ? AND seen_at >= ?',
   ).get(hash, now, now - IDLE_MS);
   if (!row) return null;
   // Shares its flush to the disk with whatever else is being saved.
@@ -46,7 +57,10 @@ export function userOfSession(db: Db, token: string, now: number): User | null {
     void commitTogether(db, () =>
       prepared(db, 'UPDATE sessions SET seen_at = ? WHERE token_hash = ?').run(now, hash),
     ).catch(() => undefined);
-  return userById(db, row.user_id);
+  const user = userById(db, row.user_id);
+  return user && row.assignment_id !== null
+    ? { ...user, room: { assignmentId: row.assignment_id, letIn: row.let_in_at !== null } }
+    : user;
 }
 
 /** Ends a session; of who practices without an account nothing is left. */

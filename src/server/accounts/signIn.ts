@@ -38,7 +38,7 @@ function logDelay(db: Db, name: string, address: string, now: number): void {
 }
 
 /** Writes a try down before anything is looked at, so that many at once are many. @throws Refusal `too-many-tries` */
-function reserveTry(db: Db, name: string, address: string, now: number): void {
+export function reserveTry(db: Db, name: string, address: string, now: number): void {
   const seconds = db
     .transaction((): number | null => {
       prepared(db, 'DELETE FROM sign_in_tries WHERE at < ?').run(now - WINDOW_MS);
@@ -63,6 +63,11 @@ function reserveTry(db: Db, name: string, address: string, now: number): void {
   if (seconds !== null) throw new Refusal('too-many-tries', 429, { seconds });
 }
 
+/** A try has succeeded: the wrong ones before it from there are forgotten. */
+export function forgetTries(db: Db, name: string, address: string): void {
+  prepared(db, 'DELETE FROM sign_in_tries WHERE name = ? AND address = ?').run(name, address);
+}
+
 /**
  * Signs in by name and password.
  * @throws Refusal `wrong-name-or-password` (never which), `too-many-tries` with the seconds to wait, `busy` when too many wait
@@ -79,7 +84,7 @@ export async function signIn(
     logSecurity(db, 'sign-in-failed', now, { address, details: { name: input.name } });
     throw new Refusal('wrong-name-or-password', 401);
   }
-  prepared(db, 'DELETE FROM sign_in_tries WHERE name = ? AND address = ?').run(input.name, address);
+  forgetTries(db, input.name, address);
   logSecurity(db, 'signed-in', now, { userId: user.id, address });
   return { user, ...openSession(db, user.id, now) };
 }

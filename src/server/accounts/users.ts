@@ -15,6 +15,8 @@ export interface User {
   readonly language: Language | null;
   /** Practices without an account: nothing is kept. */
   readonly guest: boolean;
+  /** Signed in with a room's code: for one assignment, and only once let in. Null for who signed in with a password. */
+  readonly room: { readonly assignmentId: number; readonly letIn: boolean } | null;
 }
 interface UserRow {
   id: number;
@@ -39,6 +41,7 @@ const toUser = (row: UserRow): User => ({
   needs: needsIn(row),
   language: isLanguage(row.language) ? row.language : null,
   guest: row.guest === 1,
+  room: null,
 });
 
 const needsRow = (db: Db, userId: number) =>

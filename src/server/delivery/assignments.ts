@@ -161,22 +161,24 @@ function toAssigned(db: Db, row: Row): AssignedTest {
   };
 }
 
-/** Everything assigned to a student, what is open first. */
-export function assignedTests(db: Db, userId: number): AssignedTest[] {
+/** Everything assigned to a student, what is open first. @param only one of them, where a room's code was for it */
+export function assignedTests(db: Db, userId: number, only: number | null = null): AssignedTest[] {
   return prepared<[number], Row>(
     db,
     `${SELECT} WHERE a.user_id = ? ORDER BY p.handed_in_at IS NOT NULL, a.id`,
   )
     .all(userId)
+    .filter(({ assignment_id: id }) => only === null || only === id)
     .map((row) => toAssigned(db, row));
 }
 
-/** One assignment of a student. @throws Refusal `not-found`, also for somebody else's */
+/** One assignment of a student. @throws Refusal `not-found`, also for somebody else's, or another than a room's code was for */
 export function assignedTest(db: Db, user: User, assignmentId: number): AssignedTest {
   const row = prepared<[number, number], Row>(db, `${SELECT} WHERE a.id = ? AND a.user_id = ?`).get(
     assignmentId,
     user.id,
   );
-  if (!row) throw new Refusal('not-found', 404);
-  return toAssigned(db, row);
+  if (!row || (user.room && user.room.assignmentId !== assignmentId)) throw new Refusal('not-found', 404);
+  const assigned = toAssigned(db, row);
+  return user.room?.letIn === false ? { ...assigned, waits: true } : assigned;
 }

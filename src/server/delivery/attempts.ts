@@ -2,6 +2,7 @@ import { SERVER, type ServerAction } from '@/core/attempt/events';
 import { reduce } from '@/core/attempt/reducer';
 import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
 import type { Timing } from '@/core/attempt/timing';
+import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
@@ -35,13 +36,19 @@ export interface AttemptRow {
   readonly hold_by: string | null;
 }
 
-/** An attempt of this person. @throws Refusal `not-found`, also for somebody else's */
-export function attemptOf(db: Db, userId: number, attemptId: string): AttemptRow {
+/**
+ * An attempt of this person.
+ * @throws Refusal `not-found`, also for somebody else's, and for one of another assignment than a room's code was for; `no-go-ahead`
+ * where who signed in with such a code has still to be let in
+ */
+export function attemptOf(db: Db, user: Pick<User, 'id' | 'room'>, attemptId: string): AttemptRow {
   const row = prepared<[string, number], AttemptRow>(
     db,
     'SELECT * FROM attempts WHERE id = ? AND user_id = ?',
-  ).get(attemptId, userId);
-  if (!row) throw new Refusal('not-found', 404);
+  ).get(attemptId, user.id);
+  if (!row || (user.room && user.room.assignmentId !== row.assignment_id))
+    throw new Refusal('not-found', 404);
+  if (user.room?.letIn === false) throw new Refusal('no-go-ahead', 409);
   return row;
 }
 

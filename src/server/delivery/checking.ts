@@ -35,7 +35,7 @@ export function checkItem(
 ): { item: DeliveredItem } {
   return db
     .transaction(() => {
-      const attempt = attemptOf(db, user.id, attemptId);
+      const attempt = attemptOf(db, user, attemptId);
       deviceOf(db, attemptId, device);
       if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
       const refused = may(stateOf(db, attemptId), { type: 'check', item: ref }, now);

@@ -35,7 +35,7 @@ const deliveredNow = (db: Db, attempt: AttemptRow, now: number): DeliveredTest =
  * @throws Refusal `not-found`; `stopped` or `handed-in` while nothing may be seen
  */
 export function attemptContent(db: Db, user: User, attemptId: string, now: number): AttemptContent {
-  const attempt = attemptOf(db, user.id, attemptId);
+  const attempt = attemptOf(db, user, attemptId);
   if (attempt.phase !== 'running')
     throw new Refusal(attempt.phase === 'not-started' ? 'not-begun' : attempt.phase, 409);
   return {
@@ -76,7 +76,7 @@ export function attemptAsset(
   path: string,
   now: number,
 ): { mediaType: string; bytes: Buffer } {
-  const attempt = attemptOf(db, user.id, attemptId);
+  const attempt = attemptOf(db, user, attemptId);
   const visible = attempt.phase === 'running' || attempt.phase === 'handed-in';
   if (!visible || !assetsNow(db, attempt, now).has(path)) throw new Refusal('not-found', 404);
   const asset = loadAsset(db, contentOf(db, attempt).packageId, path);

@@ -47,6 +47,7 @@ export function beginAttempt(db: Db, user: User, assignmentId: number, now: numb
   return db
     .transaction(() => {
       const assigned = assignedTest(db, user, assignmentId);
+      if (user.room?.letIn === false) throw new Refusal('no-go-ahead', 409);
       if (assigned.attemptId !== null && !assigned.again) return { attemptId: assigned.attemptId };
       if (assigned.waits) throw new Refusal('no-go-ahead', 409);
       const id = randomUUID();
@@ -61,7 +62,7 @@ export function beginAttempt(db: Db, user: User, assignmentId: number, now: numb
       const form = drawForm(test, seed, timeMultiplier);
       const plan = new Plan(contentOf(db, { test_id: assigned.testId }), form);
       const stage = isStaged(plan) ? stageOf(Sitting.begin(plan.content, form)) : undefined;
-      say(db, attemptOf(db, user.id, id), { type: 'begun', limit, form, ...(stage && { stage }) }, now);
+      say(db, attemptOf(db, user, id), { type: 'begun', limit, form, ...(stage && { stage }) }, now);
       return { attemptId: id };
     })
     .immediate();
@@ -81,7 +82,7 @@ export function resumeAttempt(
 ): Resumed {
   return db
     .transaction((): Resumed => {
-      let attempt = attemptOf(db, user.id, attemptId);
+      let attempt = attemptOf(db, user, attemptId);
       if (attempt.phase === 'running') attempt = closeStretch(db, attempt, now);
       const device = openDevice(db, attemptId, session, now);
       attempt = lockAfterPause(db, attempt, now);
@@ -198,7 +199,7 @@ function keepEvent(
  */
 export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, now: number): Promise<Saved> {
   return commitTogether(db, () => {
-    let attempt = attemptOf(db, user.id, attemptId);
+    let attempt = attemptOf(db, user, attemptId);
     const device = deviceOf(db, attemptId, batch.device);
     if (batch.events.length > 0) {
       const quota = user.guest ? GUEST_QUOTA : QUOTA;
@@ -246,7 +247,7 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
 /** Stops for now: the clock halts, everything stays. */
 export function stopAttempt(db: Db, user: User, attemptId: string, device: string, now: number): void {
   db.transaction(() => {
-    const attempt = attemptOf(db, user.id, attemptId);
+    const attempt = attemptOf(db, user, attemptId);
     deviceOf(db, attemptId, device);
     if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
     if (attempt.phase !== 'running') return;
@@ -274,7 +275,7 @@ export function handIn(
   now: number,
 ): void {
   db.transaction(() => {
-    const attempt = attemptOf(db, user.id, attemptId);
+    const attempt = attemptOf(db, user, attemptId);
     deviceOf(db, attemptId, device);
     if (attempt.phase === 'handed-in') return;
     if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);

@@ -185,16 +185,16 @@ test('what was rolled back is not there, though it was worked out', async () => 
   expect(() =>
     school.db.transaction(() => {
       appendEvent(school.db, school.attemptId, event, 1600);
-      catchUp(school.db, attemptOf(school.db, school.student.id, school.attemptId), 1700);
+      catchUp(school.db, attemptOf(school.db, school.student, school.attemptId), 1700);
       throw new Error('rolled back');
     })(),
   ).toThrow('rolled back');
   await school.say({ type: 'opened', item: 'chart-1' }, 1800);
   await answer('chart-2', '9', over + 5, over + 500);
-  const fresh = sittingOf(school.db, attemptOf(school.db, school.student.id, school.attemptId), over + 500);
+  const fresh = sittingOf(school.db, attemptOf(school.db, school.student, school.attemptId), over + 500);
   const kept = catchUp(
     school.db,
-    attemptOf(school.db, school.student.id, school.attemptId),
+    attemptOf(school.db, school.student, school.attemptId),
     over + 500,
   ).sitting;
   expect(kept.state).toEqual(fresh.state);

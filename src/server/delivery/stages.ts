@@ -73,7 +73,7 @@ export function goOn(
 ): WentOn {
   return db
     .transaction((): WentOn => {
-      const attempt = attemptOf(db, user.id, attemptId);
+      const attempt = attemptOf(db, user, attemptId);
       deviceOf(db, attemptId, device);
       if (attempt.device !== null && attempt.device !== device) throw new Refusal('moved', 409);
       if (attempt.phase !== 'running')

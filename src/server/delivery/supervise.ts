@@ -5,9 +5,10 @@ import { Refusal } from '../refusal';
 import { optionsOf } from './assignments';
 import { anyAttempt, lockedIn, say, type AttemptRow } from './attempts';
 import { stateOf } from './eventLog';
+import { letInByRoom } from './rooms';
 
 /**
- * Lets a student in: the go-ahead an assignment asks for. Again is harmless.
+ * Lets a student in: the go-ahead an assignment asks for, and who asks with a room's code. Again is harmless.
  * @param by whoever supervises
  * @throws Refusal `not-found`
  */
@@ -17,6 +18,7 @@ export function letIn(db: Db, by: User, assignmentId: number, now: number): void
     `UPDATE assignments SET let_in_at = coalesce(let_in_at, ?), let_in_by = coalesce(let_in_by, ?) WHERE id = ?`,
   ).run(now, by.id, assignmentId);
   if (changes === 0) throw new Refusal('not-found', 404);
+  letInByRoom(db, assignmentId, now);
 }
 
 /**

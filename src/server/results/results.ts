@@ -13,9 +13,10 @@ import { readPoints, type Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { NEWEST, optionsOf, waitsFor } from '../delivery/assignments';
-import { attemptOf, lockedIn, type AttemptRow } from '../delivery/attempts';
+import { anyAttempt, attemptOf, lockedIn, type AttemptRow } from '../delivery/attempts';
 import { Refusal } from '../refusal';
 import { lateAnswers, type LateAnswer } from '../delivery/late';
+import { asksFor } from '../delivery/rooms';
 import { isHeld } from '../delivery/supervise';
 import { deliveredOf } from '../delivery/content';
 import { isMarked } from '../delivery/scores';
@@ -139,7 +140,7 @@ function partsOf(plan: Plan, questions: readonly QuestionResult[]): PartResult[]
  * @throws Refusal `not-found`
  */
 export function resultFor(db: Db, user: User, attemptId: string): ToldResult | null {
-  const attempt = attemptOf(db, user.id, attemptId);
+  const attempt = attemptOf(db, user, attemptId);
   const result = resultOf(db, attempt);
   if (!result) return null;
   const { tells, needed } = optionsOf(db, attempt.assignment_id);
@@ -171,7 +172,7 @@ export function answersFor(
   readonly questions: readonly AnsweredQuestion[];
   readonly stimuli: DeliveredTest['stimuli'];
 } | null {
-  const attempt = attemptOf(db, user.id, attemptId);
+  const attempt = attemptOf(db, user, attemptId);
   const result = resultOf(db, attempt);
   if (!result || attempt.handed_in_at === null) return null;
   if (optionsOf(db, attempt.assignment_id).tells !== 'answers') throw new Refusal('not-found', 404);
@@ -235,8 +236,10 @@ export interface ClassRow {
   readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
   /** Null until it is handed in. */
   readonly points: Points | null;
-  /** The student can begin only once let in. */
+  /** The student can begin, or come in, only once let in. */
   readonly waits: boolean;
+  /** So many computers ask to come in under this name with a room's code. */
+  readonly asks: number;
   /** Questions locked after a long pause. */
   readonly locked: number;
   /** Paused by whoever supervises; `asked`: its page has not heard of it yet. */
@@ -272,10 +275,11 @@ export function classOverview(db: Db, now = Date.now()): ClassRow[] {
      JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE u.guest = 0 ORDER BY u.display_name, t.title`,
   ).all();
   return rows.map((row) => {
-    const attempt = row.attempt_id === null ? null : attemptOf(db, row.user_id, row.attempt_id);
+    const attempt = row.attempt_id === null ? null : anyAttempt(db, row.attempt_id);
     const result = attempt && resultOf(db, attempt);
     const running = attempt?.phase === 'running';
     const open = running || attempt?.phase === 'stopped';
+    const asks = asksFor(db, row.assignment_id);
     return {
       assignmentId: row.assignment_id,
       attemptId: row.attempt_id,
@@ -283,7 +287,8 @@ export function classOverview(db: Db, now = Date.now()): ClassRow[] {
       test: row.title,
       state: attempt?.phase ?? 'not-started',
       points: result?.points ?? null,
-      waits: waitsFor(readOptions(JSON.parse(row.options)), row),
+      waits: asks > 0 || waitsFor(readOptions(JSON.parse(row.options)), row),
+      asks,
       locked: attempt && open ? (lockedIn(attempt)?.items.length ?? 0) : 0,
       held: !open ? null : isHeld(attempt) ? 'held' : attempt.hold_by === null ? null : 'asked',
       late: attempt ? lateAnswers(db, attempt) : [],

@@ -10,6 +10,7 @@ import { Page } from '../entry/Page';
 import { useFocusKept } from '../kit/useFocusKept';
 import { usePointsWords } from '../entry/usePointsWords';
 import type { Late } from './LateDialog';
+import { Rooms, type RoomsProps } from './Rooms';
 import { Ways, WaysForAll } from './Ways';
 
 export interface DeskRow {
@@ -20,6 +21,7 @@ export interface DeskRow {
   readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
   readonly points: Points | null;
   readonly waits: boolean;
+  readonly asks: number;
   readonly locked: number;
   readonly held: 'asked' | 'held' | null;
   readonly late: readonly Late[];
@@ -34,15 +36,15 @@ const LOOK_AGAIN_MS = 10_000;
 const SILENT_MS = 60_000;
 
 /** The adults' first page: who has done what, and who needs somebody. */
-export function Desk({ name, rows }: { name: string; rows: readonly DeskRow[] }) {
+export function Desk({ name, rows, ...rooms }: { name: string; rows: readonly DeskRow[] } & RoomsProps) {
   return (
     <Page name={name}>
-      <DeskTable rows={rows} />
+      <DeskTable rows={rows} {...rooms} />
     </Page>
   );
 }
 
-function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
+function DeskTable({ rows, ...rooms }: { rows: readonly DeskRow[] } & RoomsProps) {
   const t = useTranslations('desk');
   const words = usePointsWords();
   const notices = useNotices();
@@ -89,6 +91,7 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
     <>
       <h1>{t('title')}</h1>
       <p className={entry.soft}>{t('text')}</p>
+      <Rooms {...rooms} />
       <div ref={tableRef} tabIndex={-1}>
         <WaysForAll rows={rows} />
         <Table
@@ -107,8 +110,8 @@ function DeskTable({ rows }: { rows: readonly DeskRow[] }) {
 /** What whoever supervises should know of a student now. */
 function useNotices(): (row: DeskRow) => string[] {
   const t = useTranslations('desk.notice');
-  return ({ waits, locked, late, timesLeft, lowBattery, silentFor }) => [
-    ...(waits ? [t('waits')] : []),
+  return ({ waits, asks, locked, late, timesLeft, lowBattery, silentFor }) => [
+    ...(asks > 0 ? [t('asks', { count: asks })] : waits ? [t('waits')] : []),
     ...(locked > 0 ? [t('locked', { count: locked })] : []),
     ...(late.length > 0 ? [t('late', { count: late.length })] : []),
     ...(silentFor !== null && silentFor > SILENT_MS

@@ -57,6 +57,9 @@ function SignInForm() {
         </Button>
       </Form>
       <p className={styles.other}>
+        <Button type="link" size="large" href="/sign-in/room" block>
+          {t('room')}
+        </Button>
         <Button type="link" size="large" href="/practice" block>
           {t('practice')}
         </Button>

@@ -1,5 +1,6 @@
 import { titled } from '@/app/language';
 import { database } from '@/server/db/open';
+import { openRooms, roomTests } from '@/server/delivery/rooms';
 import { classOverview } from '@/server/results/results';
 import { Desk } from '@/ui/desk/Desk';
 import { pageUser } from '../../http';
@@ -8,5 +9,13 @@ export const generateMetadata = titled((words) => words.desk.title);
 
 export default async function Page() {
   const user = await pageUser('teacher', 'proctor');
-  return <Desk name={user.displayName} rows={classOverview(database())} />;
+  const db = database();
+  return (
+    <Desk
+      name={user.displayName}
+      rows={classOverview(db)}
+      rooms={openRooms(db, Date.now())}
+      tests={roomTests(db)}
+    />
+  );
 }

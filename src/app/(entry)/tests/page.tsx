@@ -8,5 +8,11 @@ export const generateMetadata = titled((words) => words.tests.title);
 
 export default async function Page() {
   const user = await pageUser('student');
-  return <MyTests name={user.displayName} needs={user.needs} tests={assignedTests(database(), user.id)} />;
+  return (
+    <MyTests
+      name={user.displayName}
+      needs={user.needs}
+      tests={assignedTests(database(), user.id, user.room?.assignmentId)}
+    />
+  );
 }

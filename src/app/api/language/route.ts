@@ -12,7 +12,7 @@ export function POST(request: NextRequest) {
   return answer(async () => {
     const { language } = await body(request, languageRequest);
     const user = await currentUser();
-    if (user) return keepLanguage(database(), user.id, language);
+    if (user && user.room?.letIn !== false) return keepLanguage(database(), user.id, language);
     const response = NextResponse.json({}, { headers: { 'cache-control': 'no-store' } });
     const { secure } = await client();
     response.cookies.set(LANGUAGE_COOKIE, language, {

@@ -1,19 +1,21 @@
 import { titled } from '@/app/language';
 import { directionsOf } from '@/core/item/test';
+import { NO_NEEDS } from '@/core/needs';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
 import { assignedWithContent } from '../../../assigned';
-import { pageUser } from '../../../http';
+import { userAtDoor } from '../../../http';
 
 export const generateMetadata = titled((words) => words.before.title);
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const user = await pageUser('student');
+  const user = await userAtDoor('student');
   const { assigned, content } = assignedWithContent(user, (await params).id);
   return (
     <BeforeYouStart
       name={user.displayName}
       signInName={user.signInName}
-      needs={user.needs}
+      // Whoever sits there is not known yet: what is set for the student is nobody else's.
+      needs={user.room?.letIn === false ? NO_NEEDS : user.needs}
       assigned={assigned}
       directions={directionsOf(content.test)}
     />

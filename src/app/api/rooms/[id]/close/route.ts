@@ -1,0 +1,10 @@
+import { answer, supervisor } from '@/app/http';
+import { database } from '@/server/db/open';
+import { closeRoom } from '@/server/delivery/rooms';
+
+export function POST(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+  return answer(async () => {
+    await supervisor();
+    closeRoom(database(), Number((await params).id), Date.now());
+  }, true);
+}

@@ -1,0 +1,144 @@
+import { nameOfSession, userOfSession } from '../accounts/sessions';
+import { putUser, userById, type User } from '../accounts/users';
+import { classOverview } from '../results/results';
+import { assignedTest, assignedTests } from './assignments';
+import { attemptContent } from './content';
+import { beginAttempt, resumeAttempt, saveBatch } from './delivery';
+import { closeRoom, enterRoom, openRoom, openRooms, roomTests } from './rooms';
+import { letIn } from './supervise';
+import { testSchool, type TestSchool } from './testSchool';
+
+const HOUR = 3600_000;
+let school: TestSchool;
+let petra: User;
+let testId: number;
+let code: string;
+beforeEach(async () => {
+  school = await testSchool('content/skerry-sound-grade-6', { now: 1000 });
+  const id = await putUser(school.db, {
+    signInName: 'petra',
+    displayName: 'Petra Vance',
+    role: 'proctor',
+    password: 'petra-pass',
+  });
+  const user = userById(school.db, id);
+  if (!user) throw new Error('no proctor');
+  petra = user;
+  testId = roomTests(school.db)[0]?.testId ?? 0;
+  code = openRoom(school.db, petra, testId, 2000).code;
+});
+afterEach(() => school.close());
+
+const enter = (now = 3000, name = 'wren', said = code) =>
+  enterRoom(school.db, { code: said, name }, '10.0.0.7', now);
+const whoHas = (token: string, now = 3000): User => {
+  const user = userOfSession(school.db, token, now);
+  if (!user) throw new Error('no session');
+  return user;
+};
+const assignmentId = () => assignedTests(school.db, school.student.id)[0]?.assignmentId ?? 0;
+const row = () => classOverview(school.db, 0).find(({ student }) => student === 'Wren');
+
+test('a code is six digits, and is taken however it is spaced', () => {
+  expect(code).toMatch(/^\d{6}$/);
+  const spaced = enter(3000, 'WREN', ` ${code.slice(0, 3)}-${code.slice(3)} `);
+  expect(whoHas(spaced.token).signInName).toBe('wren');
+});
+
+test('who came with a code sees and does nothing until let in, and then only the test of the room', async () => {
+  const { token, assignmentId: given } = enter();
+  const waiting = whoHas(token);
+  expect(waiting.room).toEqual({ assignmentId: given, letIn: false });
+  expect(assignedTest(school.db, waiting, given).waits).toBe(true);
+  expect(row()).toMatchObject({ waits: true, asks: 1 });
+  const refused = [
+    () => beginAttempt(school.db, waiting, given, 4000),
+    () => resumeAttempt(school.db, waiting, school.attemptId, null, 4000),
+    () => attemptContent(school.db, waiting, school.attemptId, 4000),
+  ];
+  for (const way of refused) expect(way).toThrow('no-go-ahead');
+  await expect(
+    saveBatch(school.db, waiting, school.attemptId, { device: school.device, events: [], cursor: 0 }, 4000),
+  ).rejects.toThrow('no-go-ahead');
+
+  letIn(school.db, petra, given, 5000);
+  const inside = whoHas(token, 5000);
+  expect(inside.room?.letIn).toBe(true);
+  expect(row()).toMatchObject({ waits: false, asks: 0 });
+  expect(beginAttempt(school.db, inside, given, 6000).attemptId).toBe(school.attemptId);
+  expect(attemptContent(school.db, inside, school.attemptId, 6000).test.title).not.toBe('');
+
+  // Another test of the same student is none of the room's.
+  school.db
+    .prepare(
+      "INSERT INTO tests (package_id, identifier, title, model) SELECT package_id, 'other', 'Other', model FROM tests LIMIT 1",
+    )
+    .run();
+  school.db
+    .prepare('INSERT INTO assignments (test_id, user_id, created_at) SELECT max(id), ?, 0 FROM tests')
+    .run(school.student.id);
+  const other = assignedTests(school.db, school.student.id).find((one) => one.assignmentId !== given);
+  expect(() => assignedTest(school.db, inside, other?.assignmentId ?? 0)).toThrow('not-found');
+  expect(() => beginAttempt(school.db, inside, other?.assignmentId ?? 0, 7000)).toThrow('not-found');
+  const { attemptId } = beginAttempt(school.db, school.student, other?.assignmentId ?? 0, 7000);
+  expect(() => attemptContent(school.db, inside, attemptId, 7000)).toThrow('not-found');
+  expect(assignedTests(school.db, inside.id, inside.room?.assignmentId)).toHaveLength(1);
+});
+
+test('of two who ask under one name the last is let in, and the other is out', () => {
+  const first = enter(3000).token;
+  const second = enter(4000).token;
+  expect(row()?.asks).toBe(2);
+  letIn(school.db, petra, assignmentId(), 5000);
+  expect(whoHas(second, 5000).room?.letIn).toBe(true);
+  expect(userOfSession(school.db, first, 5000)).toBeNull();
+  // Somebody else who comes later is not let in by what was said before.
+  expect(whoHas(enter(6000).token, 6000).room?.letIn).toBe(false);
+});
+
+test.each([
+  ['another code', () => enter(3000, 'wren', String((Number(code) + 1) % 1_000_000).padStart(6, '0'))],
+  ['a name there is not', () => enter(3000, 'nobody')],
+  ['somebody who is no student', () => enter(3000, 'petra')],
+  [
+    'a room that is closed',
+    () => (closeRoom(school.db, openRooms(school.db, 3000)[0]?.id ?? 0, 2500), enter()),
+  ],
+  ['a room of yesterday', () => enter(2000 + 13 * HOUR)],
+])('%s is refused, and it is never said which', (_, way) => {
+  expect(way).toThrow('wrong-name-or-code');
+});
+
+test('guessing is slowed down as with passwords, and written down', () => {
+  for (let i = 0; i < 5; i += 1) expect(() => enter(3000 + i, 'wren', '1')).toThrow('wrong-name-or-code');
+  expect(() => enter(3010, 'wren', code)).toThrow('too-many-tries');
+  const log = school.db.prepare("SELECT count(*) AS n FROM security_log WHERE what = 'sign-in-failed'").get();
+  expect(log).toEqual({ n: 5 });
+});
+
+test('a closed room lets nobody in any more; who is in goes on, who waited is out', () => {
+  const inside = enter(3000).token;
+  letIn(school.db, petra, assignmentId(), 3500);
+  const waiting = enter(4000).token;
+  const [room] = openRooms(school.db, 4500);
+  expect(room).toMatchObject({ code, inside: 2 });
+  closeRoom(school.db, room?.id ?? 0, 5000);
+  closeRoom(school.db, room?.id ?? 0, 5100);
+  expect(openRooms(school.db, 5200)).toEqual([]);
+  expect(whoHas(inside, 5200).room?.letIn).toBe(true);
+  expect(userOfSession(school.db, waiting, 5200)).toBeNull();
+  expect(() => closeRoom(school.db, 999, 5000)).toThrow('not-found');
+});
+
+test('a room is opened for a test that somebody has been given, and its session is tied to it alone', () => {
+  expect(() => openRoom(school.db, petra, 999, 2000)).toThrow('not-found');
+  const { token } = enter();
+  const kept = school.db
+    .prepare('SELECT room_id, assignment_id, let_in_at FROM sessions WHERE token_hash = ?')
+    .get(nameOfSession(token));
+  expect(kept).toEqual({
+    room_id: openRooms(school.db, 3000)[0]?.id,
+    assignment_id: assignmentId(),
+    let_in_at: null,
+  });
+});
