@@ -1,4 +1,6 @@
-import { askToHandIn, BENCHMARK, expect, linkTo, signInByHand, startTest, test } from './app';
+import { choice, CHOICES } from './answers';
+import { askToHandIn, BENCHMARK, expect, linkTo, saved, signInByHand, startTest, test } from './app';
+import { expectAccessible } from './axe';
 
 test('a wrong name or password is told without saying which', async ({ page, ownApp: app }) => {
   for (const [name, password] of [
@@ -71,4 +73,40 @@ test('a teacher sees who has done what', async ({ page, app }) => {
   await expect(page.getByRole('row', { name: /Wren Halloran/ }).first()).toContainText('Not started');
   await page.goto(`${app.url}/tests`);
   await expect(page).toHaveURL(/desk/);
+});
+
+test('after handing in: what the assignment tells; taken again, with dates and points, and what is needed', async ({
+  page,
+  app,
+}) => {
+  const give = (options: object) => app.change('UPDATE assignments SET options = ?', JSON.stringify(options));
+  const handIn = async () => {
+    await askToHandIn(page);
+    await page.getByRole('button', { name: 'Hand in now' }).click();
+  };
+  give({ tells: 'thanks', times: 2, needed: 1 });
+  await startTest(page, app);
+  await handIn();
+  await expect(page.getByRole('heading', { name: 'Thank you' })).toBeVisible();
+  await expect(page.getByRole('main')).not.toContainText('points');
+  await expectAccessible(page, 'thanks');
+  await page.goto(`${page.url().replace(/score$/, 'answers')}`);
+  await expect(page.getByText('There is no such page')).toBeVisible();
+
+  give({ tells: 'score', times: 2, needed: 1 });
+  await page.goto(`${app.url}/tests`);
+  await page.getByRole('link', { name: `Take it again: ${BENCHMARK}` }).click();
+  await expect(page.getByText('Attempt 2 of 2.')).toBeVisible();
+  await page.getByRole('button', { name: /Start the test/ }).click();
+  await choice(page, CHOICES[1][0]).click();
+  await saved(page);
+  await handIn();
+  await expect(page.getByText('Needed: 1 points. You have them.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'See my answers' })).toBeHidden();
+  await page.getByRole('link', { name: 'Back to My tests' }).click();
+  await expect(page.getByRole('link', { name: /^Attempt \d, / })).toHaveCount(2);
+  await expectAccessible(page, 'my tests with past attempts');
+  await expect(page.getByRole('link', { name: /^Take it again/ })).toHaveCount(0);
+  await page.getByRole('link', { name: /^Attempt 1, / }).click();
+  await expect(page.getByText('Not reached this time.')).toBeVisible();
 });

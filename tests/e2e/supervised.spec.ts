@@ -277,3 +277,50 @@ test('late answers: told at the desk, decided by their times alone, and the scor
   await expect(page.locator('tbody tr').first().locator('td').first()).toHaveText('Right');
   await proctor.context().close();
 });
+
+test('a room: its code is read out, who comes with it waits unseen, and is let in to its test alone', async ({
+  page,
+  app,
+}) => {
+  const proctor = await desk(page, app);
+  await proctor.getByRole('combobox').first().click();
+  await proctor.getByTitle(BENCHMARK).last().click();
+  await proctor.getByRole('button', { name: 'Open a room' }).click();
+  const close = proctor.getByRole('button', { name: /^Close the room/ });
+  await expect(close).toBeVisible();
+  const code = /\d{3} \d{3}/.exec((await close.getAttribute('aria-label')) ?? '')?.[0] ?? '';
+
+  await page.goto(`${app.url}/sign-in`);
+  await page.getByRole('link', { name: 'Sign in with a room code' }).click();
+  await expectAccessible(page, 'sign in to a room');
+  await page.getByLabel('Room code').fill('000');
+  await page.getByLabel('Name').fill('tomas');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('This name and code do not fit together')).toBeVisible();
+  await page.getByLabel('Room code').fill(code);
+  await page.keyboard.press('Enter');
+  // It says whom to tell; what is set for Tomas (half as much time again) is not shown to whoever sits there.
+  await expect(page.getByRole('status').filter({ hasText: 'begins with a go-ahead' })).toBeVisible();
+  await expect(page.getByText('45 minutes')).toBeVisible();
+  const here = page.url();
+  for (const path of ['/tests', '/my-view']) {
+    await page.goto(`${app.url}${path}`);
+    expect(page.url()).toBe(here);
+  }
+  await proctor.reload();
+  const asks = line(proctor, 'Tomas Okafor');
+  await expect(asks).toContainText('Asks to come in');
+  await expectAccessible(proctor, 'desk with a room');
+  await asks.getByRole('button', { name: /^Let in/ }).click();
+  await expect(page.getByText('You have the go-ahead.')).toBeVisible();
+  await expect(page.getByText(/^68 minutes/)).toBeVisible();
+  await page.getByRole('button', { name: /Start the test/ }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+  await page.goto(`${app.url}/tests`);
+  await expect(page.getByRole('link', { name: `Go on: ${BENCHMARK}` })).toBeVisible();
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await close.press('Enter');
+  await expect(close).toBeHidden();
+  await expect(proctor.locator('body')).not.toBeFocused();
+  await proctor.context().close();
+});

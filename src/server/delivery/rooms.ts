@@ -39,7 +39,7 @@ function closeOldRooms(db: Db, now: number): void {
 }
 
 /** The rooms that are open, the newest first. */
-export function openRooms(db: Db, now: number): Room[] {
+export function openRooms(db: Db, now = Date.now()): Room[] {
   return prepared<[number], { id: number; code: string; title: string; opened_at: number; inside: number }>(
     db,
     `SELECT r.id, r.code, t.title, r.opened_at, (SELECT count(*) FROM sessions s WHERE s.room_id = r.id) AS inside

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { useAsk } from '../entry/useAsk';
 import type { DeskRow } from './Desk';
+import styles from './desk.module.css';
 import { LateDialog } from './LateDialog';
 
 /** What can be done for a student by one press: of whom, and what is asked of the server. */
@@ -89,7 +90,7 @@ export function WaysForAll({ rows }: { rows: readonly DeskRow[] }) {
   };
   return (
     <>
-      <Space wrap>
+      <Space wrap className={ways.length > 0 ? styles.forAll : undefined}>
         {ways.map((way) => (
           <Button
             key={way.name}

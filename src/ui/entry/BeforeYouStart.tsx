@@ -1,6 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
+import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Content } from '@/core/content/content';
@@ -93,6 +94,7 @@ const ASK_AGAIN_MS = 3_000;
 
 /** Whether whoever supervises has still to let the student in; it arrives by itself. */
 function useWaiting({ assignmentId, waits: first }: TestRow): boolean {
+  const router = useRouter();
   const [waits, setWaits] = useState(first);
   useEffect(() => {
     if (!waits) return undefined;
@@ -100,13 +102,16 @@ function useWaiting({ assignmentId, waits: first }: TestRow): boolean {
       fetch(`/api/assignments/${assignmentId}/standing`)
         .then(async (response) => {
           const answer = (await response.json()) as { waits?: boolean };
-          if (response.ok && answer.waits === false) setWaits(false);
+          if (!response.ok || answer.waits !== false) return;
+          setWaits(false);
+          // What is set for the student is shown to nobody before.
+          router.refresh();
         })
         // Without network it is asked again.
         .catch(() => undefined);
     const timer = setInterval(() => void ask(), ASK_AGAIN_MS);
     return () => clearInterval(timer);
-  }, [assignmentId, waits]);
+  }, [assignmentId, router, waits]);
   return waits;
 }
 
@@ -121,6 +126,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
   const shown = useShownName(name);
   const begun = assigned.state !== 'not-started' && !assigned.again;
   const waits = useWaiting(assigned);
+  const [waited] = useState(assigned.waits);
   const start = async () => {
     const begun = await ask<{ attemptId: string }>(`/api/assignments/${assigned.assignmentId}/begin`, {});
     if (begun) window.location.assign(`/attempts/${begun.attemptId}`);
@@ -172,15 +178,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       <div className={styles.startRow}>
         <div role="status">
           <p>
-            {waits
-              ? t('waits')
-              : assigned.waits
-                ? t('letIn')
-                : begun
-                  ? null
-                  : untimed
-                    ? t('noClock')
-                    : t('clock')}
+            {waits ? t('waits') : waited ? t('letIn') : begun ? null : untimed ? t('noClock') : t('clock')}
           </p>
         </div>
         <Button

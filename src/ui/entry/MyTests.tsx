@@ -135,7 +135,7 @@ function Past({ test: { needed, past }, date }: { test: TestRow; date: (at: numb
       {needed !== null && <p className={styles.soft}>{t('needed', { points: roundPoints(needed) })}</p>}
       {past.length === 1 && newest?.points && <p>{words(newest.points)}</p>}
       {past.length > 1 && (
-        <ul>
+        <ul className={styles.past}>
           {past.map(({ attemptId, handedInAt, points }, i) => (
             <li key={attemptId}>
               <a href={`/attempts/${attemptId}/score`}>

@@ -54,10 +54,10 @@ const ASK_AGAIN_MS = 3_000;
 function HeldOutside({ attemptId, again }: { attemptId: string; again: () => void }) {
   const t = useTranslations('covers');
   useEffect(() => {
-    const { content } = httpTransport(attemptId);
+    const transport = httpTransport(attemptId);
     const timer = setInterval(
       () =>
-        void content().then(again, (error: unknown) => {
+        void transport.content().then(again, (error: unknown) => {
           // Without network it is asked again; what else there is to say, opening it says.
           if (error instanceof ServerRefusal && error.code !== 'stopped') again();
         }),

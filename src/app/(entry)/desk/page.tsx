@@ -14,7 +14,7 @@ export default async function Page() {
     <Desk
       name={user.displayName}
       rows={classOverview(db)}
-      rooms={openRooms(db, Date.now())}
+      rooms={openRooms(db)}
       tests={roomTests(db)}
     />
   );
