@@ -287,3 +287,28 @@ test('pace: time used beside an even share, of the part where the part has the l
   await expect(pace.getByText('An even pace is at question 1 by now.')).toBeVisible();
   await expectAccessibleInEveryScheme(page, 'pace');
 });
+
+test('a document that the directions lead to opens inside the page, before the test and during it', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app, 'wren');
+  await page.goto(`${app.url}/tests`);
+  await linkTo(page, CROSSING).click();
+  const link = page.getByRole('button', { name: 'words used on the boat' });
+  await link.focus();
+  await page.keyboard.press('Enter');
+  await expect(dialog(page)).toContainText('the side that the wind does not reach');
+  await expectAccessible(page, 'a document of the directions');
+  await page.keyboard.press('Escape');
+  await expect(dialog(page)).toBeHidden();
+  await expect(link).toBeFocused();
+  await page.getByRole('button', { name: 'Start the test and the clock' }).click();
+  await expect(question(page, 1)).toBeVisible();
+  await page.getByRole('button', { name: 'Help' }).click();
+  await link.click();
+  await expect(page.getByText('the side that the wind does not reach')).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).last().click();
+  await expect(page.getByText('the side that the wind does not reach')).toBeHidden();
+  await expect(dialog(page)).toContainText('words used on the boat');
+});

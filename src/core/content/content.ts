@@ -101,3 +101,6 @@ export function numbersItsParagraphs(content: Content): boolean {
     .map(Number);
   return begins.length > 1 && begins.every((number, i) => i === 0 || number === (begins[i - 1] ?? 0) + 1);
 }
+
+/** What a link says of the document of the package that it leads to: its path. */
+export const DOCUMENT = 'data-document';

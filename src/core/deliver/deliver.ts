@@ -1,9 +1,9 @@
 import { cardsFor, SPOKEN, type CardNeeds, type Catalog } from '../item/catalog';
-import { pagesIn, withoutTools } from '../item/materials';
+import { pagesIn, sheetName, withoutTools } from '../item/materials';
 import type { Variable } from '../processing/context';
 import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
-import { withMates, type Content } from '../content/content';
+import { DOCUMENT, withMates, type Content } from '../content/content';
 import { interactionOf } from '../interactions';
 import { cardId, deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
 import type {
@@ -149,23 +149,59 @@ function deliverCards(cards: Catalog, view: ContentView): Catalog {
   );
 }
 
-function assetsIn(content: Content, found: Set<string>): void {
+/** Adds the files that content shows, and the documents that its links lead to. */
+function assetsIn(content: Content, found: Set<string>, linked: Set<string>): void {
   for (const node of content) {
-    if (node.kind === 'element') {
-      for (const link of [node.attributes.src, node.attributes.poster])
-        if (link && node.namespace === 'html') found.add(link);
+    if (node.kind === 'element' && node.namespace === 'html') {
+      const { src, poster, [DOCUMENT]: document } = node.attributes;
+      for (const link of [src, poster]) if (link) found.add(link);
+      if (document) linked.add(document);
     }
     if (node.kind === 'interaction')
       for (const model of withMates(node.interaction)) {
-        assetsIn(model.prompt, found);
+        assetsIn(model.prompt, found, linked);
         // The kind names its contents; what comes back is the same and not needed.
         interactionOf(model.type)?.mapContents?.(model, (inner) => {
-          assetsIn(inner, found);
+          assetsIn(inner, found, linked);
           return inner;
         });
       }
-    if ('children' in node) assetsIn(node.children, found);
+    if ('children' in node) assetsIn(node.children, found, linked);
   }
+}
+
+/** What is shown before a test is begun: its directions, with the documents they lead to and the files of all of it. */
+export interface DeliveredDirections {
+  readonly content: Content;
+  readonly documents: DeliveredTest['stimuli'];
+  readonly assets: readonly string[];
+}
+export function deliverDirections({
+  test,
+  stimuli,
+}: Pick<DeliverableContent, 'test' | 'stimuli'>): DeliveredDirections {
+  const content = directionsOf(test);
+  const found = new Set<string>();
+  const linked = new Set<string>();
+  assetsIn(content, found, linked);
+  const documents = deliverDocuments(linked, stimuli, test.language, found);
+  return { content, documents: Object.fromEntries(documents), assets: [...found] };
+}
+
+/** The documents that links lead to: pages by the name they are kept under, with their files; a PDF is a file itself. */
+function deliverDocuments(
+  linked: ReadonlySet<string>,
+  stimuli: ReadonlyMap<string, Stimulus>,
+  language: string | null,
+  found: Set<string>,
+): [string, DeliveredStimulus][] {
+  return [...linked].flatMap((path): [string, DeliveredStimulus][] => {
+    const name = sheetName({ path });
+    const page = stimuli.get(name);
+    if (!page) found.add(path);
+    else assetsIn(page.body, found, new Set());
+    return page ? [[name, { title: page.title, language: page.language ?? language, body: page.body }]] : [];
+  });
 }
 
 /** Questions by the outermost section they stand in, in order, with all sections that they stand in. */
@@ -233,6 +269,7 @@ export function deliverTest(
   const delivered: [string, DeliveredItem][] = [];
   const used = new Map<string, DeliveredStimulus>();
   const found = new Set<string>();
+  const linked = new Set<string>();
   const cards = new Map<string, Catalog>();
   const sources = new Map(itemRefsOf(test).map((ref) => [ref.identifier, ref]));
   const deliverQuestion = ({ ref, source: name }: FormQuestion, part: TestPart): void => {
@@ -249,8 +286,8 @@ export function deliverTest(
       needs,
       language: test.language,
     });
-    assetsIn(one.body, found);
-    for (const { content } of one.feedback) assetsIn(content, found);
+    assetsIn(one.body, found, linked);
+    for (const { content } of one.feedback) assetsIn(content, found, linked);
     for (const { kind, path } of one.materials.sheets) if (kind === 'pdf') found.add(path);
     for (const identifier of [...one.stimuli, ...pagesIn(one.materials)]) {
       const stimulus = stimuli.get(identifier);
@@ -264,10 +301,10 @@ export function deliverTest(
         language: stimulus.language ?? test.language,
         body: deliverContent(stimulus.body, view),
       });
-      assetsIn(stimulus.body, found);
+      assetsIn(stimulus.body, found, linked);
     }
     const all = Object.assign({}, ...one.stimuli.map((name) => cards.get(name) ?? {}), one.cards) as Catalog;
-    for (const { content } of Object.values(all).flat()) assetsIn(content, found);
+    for (const { content } of Object.values(all).flat()) assetsIn(content, found, linked);
     delivered.push([ref, { ...one, cards: all }]);
   };
   // A form from before parts were kept apart has all questions in its one part.
@@ -305,10 +342,18 @@ export function deliverTest(
       },
     ];
   });
+  const directions = directionsOf(test);
+  for (const content of [
+    directions,
+    ...parts.flatMap(({ sections }) => sections.map((one) => one.directions)),
+  ])
+    assetsIn(content, found, linked);
+  for (const [name, page] of deliverDocuments(linked, stimuli, test.language, found))
+    if (!used.has(name)) used.set(name, page);
   return {
     title: test.title,
     language: test.language,
-    directions: directionsOf(test),
+    directions,
     timeLimit: timeLimitOf(test),
     parts,
     count: showing.count,

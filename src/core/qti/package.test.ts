@@ -1,4 +1,4 @@
-import { deliverTest } from '../deliver/deliver';
+import { deliverDirections, deliverTest } from '../deliver/deliver';
 import { readBeside } from '../item/materials';
 import { drawForm } from '../sitting/form';
 import { readPackage, resolvePath, UnreadablePackage } from './package';
@@ -236,4 +236,60 @@ test('a page and a passage of one name are two things', () => {
   const [passage, page] = item ? readBeside(item) : [];
   expect(JSON.stringify(stimuli.get(passage ?? ''))).toContain('passage');
   expect(JSON.stringify(stimuli.get(page ?? ''))).toContain('page');
+});
+
+describe('documents that links lead to', () => {
+  const read = (link: string, files: Record<string, string> = {}) =>
+    readPackage(
+      filesFrom({
+        'imsmanifest.xml': `<manifest identifier="m"><resources><resource identifier="t" type="imsqti_test_xmlv3p0" href="test.xml"/></resources></manifest>`,
+        'test.xml': `<qti-assessment-test xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="t" title="T">
+          <qti-rubric-block view="candidate"><p>See <a href="${link}">the words</a>.</p></qti-rubric-block>
+          <qti-test-part identifier="p" navigation-mode="linear" submission-mode="individual"><qti-assessment-section identifier="s" title="S" visible="true">
+            <qti-assessment-item-ref identifier="i" href="i.xml"/></qti-assessment-section></qti-test-part></qti-assessment-test>`,
+        'i.xml': `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="i" title="I"><qti-item-body><p>Q</p></qti-item-body></qti-assessment-item>`,
+        ...files,
+      }),
+    );
+  const delivered = (link: string, files: Record<string, string>) => {
+    const content = read(link, files);
+    const [test] = content.tests;
+    if (!test) throw new Error('no test');
+    const whole = { ...content, test };
+    return { before: deliverDirections(whole), during: deliverTest(whole, drawForm(test, 'seed')), content };
+  };
+  test('a page is shown before the test and during it, with its pictures, and links in it lead nowhere', () => {
+    const page =
+      '<title>Words</title><p>lee <img src="lee.png" alt="the lee"/> <a href="words.html">again</a></p>';
+    const { before, during, content } = delivered('papers/words.html', {
+      'papers/words.html': page,
+      'papers/lee.png': 'x',
+    });
+    expect(JSON.stringify(before.content)).toContain('"data-document":"papers/words.html"');
+    expect(Object.keys(before.documents)).toEqual(['/papers/words.html']);
+    expect(before.assets).toEqual(['papers/lee.png']);
+    expect(during.stimuli['/papers/words.html']).toEqual(before.documents['/papers/words.html']);
+    expect(during.assets).toContain('papers/lee.png');
+    expect(content.problems.map(({ code, file }) => `${file} ${code}`)).toEqual([
+      'papers/words.html element-set-aside',
+    ]);
+  });
+  test('a PDF is a file of the test', () => {
+    const { before, during } = delivered('a.pdf', { 'a.pdf': '%PDF-1.7 …' });
+    expect(before).toMatchObject({ documents: {}, assets: ['a.pdf'] });
+    expect(during.assets).toContain('a.pdf');
+  });
+  test.each([
+    ['what is not in the package', 'none.html', {}],
+    ['another site', 'https://example.org/a.html', {}],
+    ['out of the package', '../a.html', {}],
+    ['what is only called a PDF', 'a.pdf', { 'a.pdf': 'GIF89a' }],
+    ['another kind of file', 'a.zip', { 'a.zip': 'PK' }],
+  ])('a link to %s is its words, and named', (_, link, files) => {
+    const { tests, problems } = read(link, files);
+    expect(JSON.stringify(tests[0]?.rubrics)).toContain('the words');
+    expect(JSON.stringify(tests[0]?.rubrics)).not.toContain('data-document');
+    expect(problems.map(({ code }) => code)).toContain('element-set-aside');
+    expect(problems.every(({ severity }) => severity === 'warning')).toBe(true);
+  });
 });

@@ -141,7 +141,17 @@ class PackageReader {
         const page = path === null ? null : this.pageAt(path);
         return path === null || page === null ? null : { path, title: page.title };
       },
+      document: (href, line) => this.documentAt(file, href, line),
     };
+  }
+
+  /** A document that a link leads to: a PDF, or a page. A link to what is not in the package is named as every link outwards is. */
+  private documentAt(file: string, href: string, line: number): string | null {
+    const path = resolvePath(file, href);
+    if (path === null || !this.files.paths.has(path)) return null;
+    const context = this.context(file);
+    if (/\.pdf$/i.test(href)) return context.pdf(href, line);
+    return context.page(href, line)?.path ?? null;
   }
 
   /** A page is kept among the passages; its file is carried along as it is. */
@@ -220,6 +230,7 @@ class PackageReader {
     return {
       report,
       asset: (href, line) => this.context(path).asset(href, line),
+      document: (href, line) => this.documentAt(path, href, line),
       section: (href, line) => {
         const found = this.resolve(path, href, line);
         const root = found === null ? null : this.xml(found);

@@ -2,7 +2,7 @@ import type { RubricBlock } from '../item/item';
 import { readerFor } from '../interactions/readers';
 import type { InteractionModel, ResponseShape } from '../content/interaction';
 import type { ReadContext } from '../interactions/reading';
-import type { Content, ContentNode } from '../content/content';
+import { DOCUMENT, type Content, type ContentNode } from '../content/content';
 import * as allowed from './allowed';
 import type { Reporter } from '../xml/problem';
 import { childOf, elementsOf, type XmlElement, type XmlNode } from '../xml/xml';
@@ -14,6 +14,8 @@ export interface ContentSettings {
   readonly names?: ReadonlySet<string>;
   /** A package path for a path written in this file; reports what is missing or leads outside. */
   asset(href: string, line: number): string | null;
+  /** A page or a PDF of the package that a link leads to; null where it leads to none. Absent where links lead nowhere. */
+  document?(href: string, line: number): string | null;
 }
 
 type InteractionNode = Extract<ContentNode, { kind: 'interaction' }>;
@@ -66,7 +68,18 @@ export class ContentReader {
     }[namespace] as [Set<string>, Set<string>];
     const { name } = element;
     if (name === 'object' && namespace === 'html') return this.object(element);
-    // A link leads to a place of the same question or passage, or nowhere: its words are shown.
+    const linked = name === 'a' && namespace === 'html' ? this.linked(element) : null;
+    if (linked !== null)
+      return [
+        {
+          kind: 'element',
+          name,
+          namespace,
+          attributes: { [DOCUMENT]: linked },
+          children: this.children(element),
+        },
+      ];
+    // Any other link leads to a place of the same question or passage, or nowhere: its words are shown.
     const leadsOut = name === 'a' && !element.attributes.href?.startsWith('#');
     if (!elements.has(name) || leadsOut) {
       const whole = allowed.DROPPED_WHOLE.has(name);
@@ -106,6 +119,12 @@ export class ContentReader {
         'a picture has no alt text; a student who cannot see it gets nothing',
       );
     return [{ kind: 'element', name, namespace, attributes: kept, children: this.children(element) }];
+  }
+
+  /** The document of the package that a link leads to. */
+  private linked({ attributes: { href }, line }: XmlElement): string | null {
+    if (href === undefined || !/^[^#?:]+\.(x?html?|pdf)$/i.test(href)) return null;
+    return this.settings.document?.(href, line) ?? null;
   }
 
   /** An `object` that is a picture, a sound or a film is read as the element of its own that HTML has for it. */

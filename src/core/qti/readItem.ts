@@ -25,6 +25,8 @@ export interface FileContext {
   pdf(href: string, line: number): string | null;
   /** An HTML page of the package, read like a passage; null (and reported) when it is not there or cannot be read. */
   page(href: string, line: number): { readonly path: string; readonly title: string } | null;
+  /** The path of a page or a PDF that a link leads to; null (and reported) when it is not there or cannot be read. */
+  document(href: string, line: number): string | null;
 }
 
 /** Whether what is typed may be a number: in a box of its own, or in a field of a record. */
@@ -97,6 +99,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
       'numAttempts',
     ]),
     asset: (href, line) => context.asset(href, line),
+    document: (href, line) => context.document(href, line),
   });
   const body = childOf(root, 'qti-item-body');
   if (!body) report.error('no-body', root.line, 'the item has no qti-item-body');
@@ -232,6 +235,7 @@ export function readStimulus(root: XmlElement, context: FileContext): Stimulus |
     report,
     shapes: new Map(),
     asset: (href, line) => context.asset(href, line),
+    document: (href, line) => context.document(href, line),
   });
   return {
     identifier,

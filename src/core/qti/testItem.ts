@@ -20,6 +20,7 @@ export function itemFrom(inside: string, attributes = ''): { item: Item; problem
     report: reporterFor('item.xml', problems),
     asset: (href) => href,
     pdf: (href) => href,
+    document: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: (path) => ({ path, title: '' }),
   });

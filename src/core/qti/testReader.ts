@@ -22,6 +22,8 @@ import { childOf, elementsOf, type XmlElement } from '../xml/xml';
 export interface TestContext {
   readonly report: Reporter;
   asset(href: string, line: number): string | null;
+  /** The path of a page or a PDF that a link leads to; null (and reported) when it is not there or cannot be read. */
+  document(href: string, line: number): string | null;
   /** The identifier of the item at a path written in the test; null (and reported) when it is not in the package. */
   item(href: string, line: number): string | null;
   /**
@@ -47,6 +49,7 @@ export class TestReader {
       shapes: new Map(),
       names: names.outcomes,
       asset: (href, line) => context.asset(href, line),
+      document: (href, line) => context.document(href, line),
     });
   }
 

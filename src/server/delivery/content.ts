@@ -1,4 +1,4 @@
-import { assetsOf, deliverTest } from '@/core/deliver/deliver';
+import { assetsOf, deliverDirections, deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Sitting } from '@/core/sitting/sitting';
 import { showingOf } from '@/core/sitting/stage';
@@ -7,7 +7,7 @@ import { needsOf, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { loadAsset } from '../library/library';
 import { Refusal } from '../refusal';
-import { optionsOf } from './assignments';
+import { assignedTest, optionsOf } from './assignments';
 import { attemptOf, type AttemptRow } from './attempts';
 import { contentOf, sessionsIn, sittingOf } from './sittings';
 
@@ -80,6 +80,24 @@ export function attemptAsset(
   const visible = attempt.phase === 'running' || attempt.phase === 'handed-in';
   if (!visible || !assetsNow(db, attempt, now).has(path)) throw new Refusal('not-found', 404);
   const asset = loadAsset(db, contentOf(db, attempt).packageId, path);
+  if (!asset) throw new Refusal('not-found', 404);
+  return asset;
+}
+
+/**
+ * A file of what is shown before a test is begun: a picture of its directions, or a document they lead to.
+ * @throws Refusal `not-found`, also for every other file of the test
+ */
+export function directionsAsset(
+  db: Db,
+  user: User,
+  assignmentId: number,
+  path: string,
+): { mediaType: string; bytes: Buffer } {
+  const content = contentOf(db, { test_id: assignedTest(db, user, assignmentId).testId });
+  const asset = deliverDirections(content).assets.includes(path)
+    ? loadAsset(db, content.packageId, path)
+    : null;
   if (!asset) throw new Refusal('not-found', 404);
   return asset;
 }

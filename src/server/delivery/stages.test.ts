@@ -192,11 +192,7 @@ test('what was rolled back is not there, though it was worked out', async () => 
   await school.say({ type: 'opened', item: 'chart-1' }, 1800);
   await answer('chart-2', '9', over + 5, over + 500);
   const fresh = sittingOf(school.db, attemptOf(school.db, school.student, school.attemptId), over + 500);
-  const kept = catchUp(
-    school.db,
-    attemptOf(school.db, school.student, school.attemptId),
-    over + 500,
-  ).sitting;
+  const kept = catchUp(school.db, attemptOf(school.db, school.student, school.attemptId), over + 500).sitting;
   expect(kept.state).toEqual(fresh.state);
   expect(kept.state.route).not.toContain('chart-2');
 });

@@ -2,12 +2,13 @@
 
 import { own } from '@/core/own';
 import { createContext, createElement, Fragment, useContext, type ReactNode } from 'react';
-import type { Content, ContentNode } from '@/core/content/content';
+import { DOCUMENT, type Content, type ContentNode } from '@/core/content/content';
 import type { InteractionModel } from '@/core/interactions/types';
 import { isSameLanguage } from '@/core/languages';
 import { Enlargeable } from '../kit/Enlargeable';
 import { useLanguage } from '../kit/Words';
 import styles from './content.module.css';
+import { DocumentLink } from './DocumentLink';
 
 /** How the places in content are filled: interactions, gaps, pictures. */
 export interface ContentSlots {
@@ -117,6 +118,13 @@ function draw(node: ContentNode, key: number, slots: ContentSlots): ReactNode {
     case 'text':
       return node.text;
     case 'element': {
+      const { [DOCUMENT]: document } = node.attributes;
+      if (document !== undefined)
+        return (
+          <DocumentLink key={key} path={document}>
+            {drawAll(node.children, slots)}
+          </DocumentLink>
+        );
       const props = { key, ...propsOf(node, slots) };
       if (slots.enlarge && isPicture(node)) return drawPicture(node, key, slots, props);
       return VOID.has(node.name)

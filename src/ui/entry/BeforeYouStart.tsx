@@ -1,14 +1,17 @@
 'use client';
 
-import { Button } from 'antd';
+import { Button, Modal } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Content } from '@/core/content/content';
+import type { DeliveredTest } from '@/core/item/delivered';
 import type { AccessNeeds } from '@/core/needs';
 import { useIsGuest, useShownName } from '../kit/guest';
+import { useFocusBack } from '../kit/useFocusBack';
 import { useHydrated } from '../kit/useHydrated';
 import { ContentTitle, ContentView } from '../content/ContentView';
+import { Documents, type FrameProps } from '../player/documents/Documents';
 import styles from './entry.module.css';
 import type { TestRow } from './MyTests';
 import { Page } from './Page';
@@ -21,7 +24,11 @@ interface Props {
   readonly signInName: string;
   readonly needs: AccessNeeds;
   readonly assigned: TestRow;
-  readonly directions: Content;
+  readonly directions: {
+    readonly content: Content;
+    /** Pages that links in them lead to. */
+    readonly documents: DeliveredTest['stimuli'];
+  };
 }
 
 /** One page before the clock: this is you, this is your test, what it asks. Only the one button starts it. */
@@ -115,6 +122,20 @@ function useWaiting({ assignmentId, waits: first }: TestRow): boolean {
   return waits;
 }
 
+/** Where the server shows a file of the directions. */
+const directionsAsset = (assignmentId: number, path: string): string =>
+  `/api/assignments/${assignmentId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`;
+
+/** A document that the directions lead to. */
+function DocumentModal({ title, onClose, children }: FrameProps) {
+  useFocusBack();
+  return (
+    <Modal open title={title} onCancel={onClose} footer={null} width="min(46rem, 100vw - 1rem)">
+      {children}
+    </Modal>
+  );
+}
+
 function Before({ name, signInName, needs, assigned, directions }: Props) {
   const t = useTranslations('before');
   const tests = useTranslations('tests');
@@ -126,6 +147,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
   const shown = useShownName(name);
   const begun = assigned.state !== 'not-started' && !assigned.again;
   const waits = useWaiting(assigned);
+  const assetUrl = (path: string) => directionsAsset(assigned.assignmentId, path);
   const [waited] = useState(assigned.waits);
   const start = async () => {
     const begun = await ask<{ attemptId: string }>(`/api/assignments/${assigned.assignmentId}/begin`, {});
@@ -172,7 +194,9 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       <p>{t('notYou')}</p>
       <section className={styles.directions} aria-labelledby="directions">
         <h2 id="directions">{t('directions')}</h2>
-        <ContentView content={directions} slots={{ assetUrl: (path) => path }} />
+        <Documents documents={directions.documents} assetUrl={assetUrl} Frame={DocumentModal}>
+          <ContentView content={directions.content} slots={{ assetUrl }} />
+        </Documents>
       </section>
       {problem}
       <div className={styles.startRow}>

@@ -21,6 +21,7 @@ function item(name: string) {
     pdf: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: () => null,
+    document: () => null,
   });
   if (!read) throw new Error(`${name} is no item`);
   return read;
@@ -133,6 +134,7 @@ test('a part with one answer says it without a number', () => {
     pdf: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: () => null,
+    document: () => null,
   });
   if (!two) throw new Error('no item');
   expect(say.item(two, { A: '3', B: null })).toBe('Part A: “3”. Part B: no answer yet');

@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import { Cover, MovedCover } from './Covers';
 import { WrittenIn } from '../content/ContentView';
 import { useOffline } from '../attempt/offline/useOffline';
+import { PlayerDocuments } from './documents/PlayerDocuments';
 import { PlayerProvider } from '../attempt/PlayerContext';
 import { PlayerScreen } from './PlayerScreen';
 import type { AttemptSession } from '../attempt/session/session';
@@ -54,7 +55,9 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
   return (
     <PlayerProvider value={value}>
       <WrittenIn language={test.language}>
-        <PlayerScreen onHandedIn={handedIn} ready={ready} />
+        <PlayerDocuments>
+          <PlayerScreen onHandedIn={handedIn} ready={ready} />
+        </PlayerDocuments>
       </WrittenIn>
       <Spoken speech={speech} />
     </PlayerProvider>

@@ -11,11 +11,6 @@ export default async function Page() {
   const user = await pageUser('teacher', 'proctor');
   const db = database();
   return (
-    <Desk
-      name={user.displayName}
-      rows={classOverview(db)}
-      rooms={openRooms(db)}
-      tests={roomTests(db)}
-    />
+    <Desk name={user.displayName} rows={classOverview(db)} rooms={openRooms(db)} tests={roomTests(db)} />
   );
 }

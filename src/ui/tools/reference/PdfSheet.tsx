@@ -4,7 +4,6 @@ import type { PDFDocumentProxy, PDFPageProxy, PageViewport } from 'pdfjs-dist';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { luminance } from '@/core/view/contrast';
-import { usePlayer } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
 import { openPdf, type PdfReader } from './pdf';
 import styles from './reference.module.css';
@@ -15,6 +14,8 @@ interface PdfSheetProps {
   readonly size: number;
   /** How wide that room is, in pixels. */
   readonly room: number;
+  /** The colors the page has, in any words: where they change it is drawn again. */
+  readonly look: string;
   /** Its text stands now: it can be searched and marked. */
   readonly onText: () => void;
 }
@@ -26,7 +27,7 @@ interface OpenPdf {
 }
 
 /** A PDF of the package: its pages in the page's own colors, and over them their words, which can be searched, marked and read aloud. */
-export function PdfSheet({ address, size, room, onText }: PdfSheetProps) {
+export function PdfSheet({ address, size, room, look, onText }: PdfSheetProps) {
   const t = useTranslations('tools.reference');
   const [open, setOpen] = useState<OpenPdf | null>(null);
   const [failed, setFailed] = useState(false);
@@ -79,6 +80,7 @@ export function PdfSheet({ address, size, room, onText }: PdfSheetProps) {
       page={page}
       scale={(size * room) / page.getViewport({ scale: 1 }).width}
       label={t('page', { page: i + 1, pages: open.pages.length })}
+      look={look}
       onText={() => {
         left.current -= 1;
         if (left.current === 0) onText();
@@ -93,12 +95,12 @@ interface PdfPageProps {
   /** Pixels a point of the page. */
   readonly scale: number;
   readonly label: string;
+  readonly look: string;
   readonly onText: () => void;
 }
 
 /** One page: drawn when it comes into view, its words there from the beginning. */
-function PdfPage({ pdf, page, scale, label, onText }: PdfPageProps) {
-  const { look } = usePlayer();
+function PdfPage({ pdf, page, scale, label, look, onText }: PdfPageProps) {
   const frameRef = useRef<HTMLElement>(null);
   const textRef = useRef<HTMLDivElement>(null);
   const canvasRef = useRef<HTMLCanvasElement>(null);
@@ -138,7 +140,7 @@ function PdfPage({ pdf, page, scale, label, onText }: PdfPageProps) {
     const [background, foreground] = [plainColor(colors.backgroundColor), plainColor(colors.color)];
     setDark(luminance(background) < luminance(foreground));
     return drawPage(page, canvas, viewportFor(page, scale), { background, foreground });
-  }, [page, scale, seen, look.scheme, look.own, width, height]);
+  }, [page, scale, seen, look, width, height]);
 
   return (
     <section

@@ -60,7 +60,7 @@ function Sheet({
   TextLayers,
 }: { readonly sheet: ReferenceSheet } & Pick<WindowContentProps, 'TextLayers'>) {
   const t = useTranslations('tools.reference');
-  const { test, assetUrl, announce } = usePlayer();
+  const { test, assetUrl, announce, look } = usePlayer();
   const [state, keep] = useKept('reference', REFERENCE);
   const [scrollerRef, { width }] = useWidth<HTMLDivElement>(0);
   const rootRef = useRef<HTMLDivElement>(null);
@@ -188,6 +188,7 @@ function Sheet({
                 address={assetUrl(sheet.path)}
                 size={state.size}
                 room={Math.max(120, width - 2)}
+                look={`${look.scheme} ${JSON.stringify(look.own)}`}
                 onText={() => setVersion((before) => before + 1)}
               />
             )}

@@ -1,5 +1,5 @@
 import { titled } from '@/app/language';
-import { directionsOf } from '@/core/item/test';
+import { deliverDirections } from '@/core/deliver/deliver';
 import { NO_NEEDS } from '@/core/needs';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
 import { assignedWithContent } from '../../../assigned';
@@ -10,6 +10,7 @@ export const generateMetadata = titled((words) => words.before.title);
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const user = await userAtDoor('student');
   const { assigned, content } = assignedWithContent(user, (await params).id);
+  const { content: shown, documents } = deliverDirections(content);
   return (
     <BeforeYouStart
       name={user.displayName}
@@ -17,7 +18,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       // Whoever sits there is not known yet: what is set for the student is nobody else's.
       needs={user.room?.letIn === false ? NO_NEEDS : user.needs}
       assigned={assigned}
-      directions={directionsOf(content.test)}
+      directions={{ content: shown, documents }}
     />
   );
 }
