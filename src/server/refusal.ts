@@ -10,6 +10,7 @@ export class Refusal extends Error {
       | 'too-many-tries'
       | 'not-found'
       | 'not-begun'
+      | 'begun'
       | 'no-go-ahead'
       | 'stopped'
       | 'handed-in'

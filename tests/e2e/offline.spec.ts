@@ -142,3 +142,52 @@ test('every kind of question is there after the page was loaded again without ne
     await expect(page.getByText('This question cannot be shown')).toHaveCount(0);
   }
 });
+
+test('fetched whole before its clock starts: sealed, then started, and it goes on without network from the first moment', async ({
+  page,
+  context,
+  app,
+}) => {
+  app.change(`UPDATE assignments SET options = '{"fetchFirst":true}'`);
+  await signIn(page, app, 'wren');
+  await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', BENCHMARK)}`);
+  await expect(page.getByText('It is fetched whole first')).toBeVisible();
+  await page.getByRole('button', { name: 'Get the test ready' }).click();
+  await expect(page.getByText('Ready to go without network.')).toBeVisible({ timeout: 40_000 });
+  await expectAccessible(page, 'getting the test ready');
+  expect(app.query<{ phase: string }>('SELECT phase FROM attempts')).toEqual([{ phase: 'not-started' }]);
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(new URL(request.url()).pathname));
+  await page.getByRole('button', { name: 'Start the test and the clock' }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+  await context.setOffline(true);
+  // Neither the questions nor their pictures were asked for once more.
+  expect(asked.filter((path) => /\/(content|resume)$/.test(path))).toEqual([]);
+  await choice(page, CHOICES[1][0]).click();
+  await goTo(page, 9);
+  await expect(page.getByRole('img', { name: /stretch of channel/ })).toHaveJSProperty('complete', true);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Question 9', exact: true })).toBeVisible();
+  await context.setOffline(false);
+  await saved(page);
+  expect(app.query<{ value: string }>("SELECT value FROM responses WHERE item = 'reading-1'")).toEqual([
+    { value: '"B"' },
+  ]);
+});
+
+test('getting ready without network: told in words, tried again, and no clock runs meanwhile', async ({
+  page,
+  context,
+  app,
+}) => {
+  app.change(`UPDATE assignments SET options = '{"fetchFirst":true}'`);
+  let down = true;
+  await context.route('**/sealed', (route) => (down ? route.abort() : route.continue()));
+  await signIn(page, app, 'wren');
+  await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', BENCHMARK)}`);
+  await page.getByRole('button', { name: 'Get the test ready' }).click();
+  await expect(page.getByText('The network does not answer.')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByRole('button', { name: 'Start the test and the clock' })).toBeDisabled();
+  down = false;
+  await expect(page.getByText('Ready to go without network.')).toBeVisible({ timeout: 40_000 });
+});

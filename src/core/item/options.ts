@@ -12,6 +12,8 @@ const options = z.strictObject({
   goAhead: z._default(z.boolean(), false),
   /** It has the screen for itself: leaving it is noticed, told, and written down for whoever supervises (C10). */
   ownsScreen: z._default(z.boolean(), false),
+  /** It is fetched whole, sealed, before its clock starts, so that it goes on without network from the first question (A1, C9). */
+  fetchFirst: z._default(z.boolean(), false),
   /** What is told after handing in: that it is, also the score, or also the answers, as far as the test lets them be seen (F1). */
   tells: z._default(z.enum(['thanks', 'score', 'answers']), 'answers'),
   /** Points that are needed; null = as the test says, where it does (F2). */

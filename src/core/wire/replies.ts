@@ -15,6 +15,13 @@ export const resumedReply = z.object({
 });
 export type Resumed = z.infer<typeof resumedReply>;
 
+/** The clock has started of a test that was fetched before, and it is open in the page that asked. */
+export const startedReply = z.extend(resumedReply, {
+  /** What was sent sealed is opened with it: AES-256, in base64. */
+  key: z.string(),
+});
+export type Started = z.infer<typeof startedReply>;
+
 export const savedReply = z.object({
   /** The browser may forget its events up to this number. */
   acknowledged: whole,

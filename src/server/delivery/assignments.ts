@@ -138,7 +138,9 @@ export const waitsFor = (
 ): boolean => goAhead && begun === null && letIn === null;
 
 function toAssigned(db: Db, row: Row): AssignedTest {
-  const state = row.phase === null ? 'not-started' : row.phase === 'handed-in' ? 'handed-in' : 'stopped';
+  // Being fetched before its clock starts, it is not begun.
+  const begun = row.phase !== null && row.phase !== 'not-started';
+  const state = !begun ? 'not-started' : row.phase === 'handed-in' ? 'handed-in' : 'stopped';
   const given = readOptions(JSON.parse(row.options));
   const past = pastOf(db, row.assignment_id, given.tells !== 'thanks');
   const again = state === 'handed-in' && past.length < given.times;
@@ -156,7 +158,7 @@ function toAssigned(db: Db, row: Row): AssignedTest {
     given,
     waits: waitsFor(given, row),
     attemptId: row.attempt_id,
-    begunAt: row.begun_at,
+    begunAt: begun ? row.begun_at : null,
     handedInAt: row.handed_in_at,
   };
 }

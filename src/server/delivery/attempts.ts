@@ -34,6 +34,8 @@ export interface AttemptRow {
   readonly locked: string | null;
   /** Who wants it paused, until its page has heard of it. */
   readonly hold_by: string | null;
+  /** Under which its test was sent before its clock started; null where it was not. */
+  readonly seal_key: string | null;
 }
 
 /**

@@ -25,6 +25,7 @@ import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateO
 import { keepScores } from './scores';
 import { contentOf, planOf, runOf, sittingOf } from './sittings';
 import { scoreAgain } from './late';
+import { newSealKey } from './sealKey';
 import { catchUp, hasClocks, hasStages, refusalFor } from './stages';
 import { lockAfterPause, takeHold } from './supervise';
 
@@ -38,7 +39,7 @@ export const GUEST_QUOTA = { events: 20_000, letters: 20_000_000 } as const;
 export const SILENCE_COUNTS_MS = 120_000;
 
 /**
- * Begins an attempt and its clock; a second call for the same assignment returns the attempt there is, unless that is handed in and
+ * Begins an attempt and its clock (where its test is fetched first, the clock waits for that); a second call for the same assignment returns the attempt there is, unless that is handed in and
  * may be made once more. What it is of (the
  * version of the test, what it drew, its limit) is settled here and never changes.
  * @throws Refusal `not-found`; `no-go-ahead` where whoever supervises has still to let the student in
@@ -51,21 +52,27 @@ export function beginAttempt(db: Db, user: User, assignmentId: number, now: numb
       if (assigned.attemptId !== null && !assigned.again) return { attemptId: assigned.attemptId };
       if (assigned.waits) throw new Refusal('no-go-ahead', 409);
       const id = randomUUID();
-      const seed = randomUUID();
-      const { test } = contentOf(db, { test_id: assigned.testId });
-      const { timeMultiplier } = user.needs;
+      const key = assigned.given.fetchFirst ? newSealKey() : null;
       prepared(
         db,
-        `INSERT INTO attempts (id, assignment_id, test_id, user_id, seed, phase, last_alive_at, begun_at) VALUES (?, ?, ?, ?, ?, 'not-started', ?, ?)`,
-      ).run(id, assignmentId, assigned.testId, user.id, seed, now, now);
-      const limit = limitWith(timeLimitOf(test), timeMultiplier);
-      const form = drawForm(test, seed, timeMultiplier);
-      const plan = new Plan(contentOf(db, { test_id: assigned.testId }), form);
-      const stage = isStaged(plan) ? stageOf(Sitting.begin(plan.content, form)) : undefined;
-      say(db, attemptOf(db, user, id), { type: 'begun', limit, form, ...(stage && { stage }) }, now);
+        `INSERT INTO attempts (id, assignment_id, test_id, user_id, seed, phase, last_alive_at, begun_at, seal_key)
+         VALUES (?, ?, ?, ?, ?, 'not-started', ?, ?, ?)`,
+      ).run(id, assignmentId, assigned.testId, user.id, randomUUID(), now, now, key);
+      if (key === null) beginNow(db, user, attemptOf(db, user, id), now);
       return { attemptId: id };
     })
     .immediate();
+}
+
+/** The clock of an attempt starts: what it is of is settled now. */
+export function beginNow(db: Db, user: User, attempt: AttemptRow, now: number): void {
+  const content = contentOf(db, attempt);
+  const { timeMultiplier } = user.needs;
+  const limit = limitWith(timeLimitOf(content.test), timeMultiplier);
+  const form = drawForm(content.test, attempt.seed, timeMultiplier);
+  const plan = new Plan(content, form);
+  const stage = isStaged(plan) ? stageOf(Sitting.begin(plan.content, form)) : undefined;
+  say(db, attempt, { type: 'begun', limit, form, ...(stage && { stage }) }, now);
 }
 
 /**

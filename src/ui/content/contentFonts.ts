@@ -7,6 +7,9 @@ const hasMaths = (content: Content): boolean => {
   return false;
 };
 
+/** Fetches every font that contents may be written in. */
+export const preloadFaces = (): Promise<unknown> => loadFaces(/Atkinson|Plain Zero|Noto Sans Math/);
+
 /** Fetches the fonts that these contents are written in. */
 export async function preloadFonts(contents: readonly Content[]): Promise<void> {
   await Promise.all([

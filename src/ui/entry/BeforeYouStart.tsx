@@ -75,7 +75,7 @@ function Parts({
 
 /** How the test is taken, where it is not as one would expect: told before it begins. */
 function HowGiven({
-  given: { onePage, ownsScreen, lockAfter, times },
+  given: { onePage, ownsScreen, lockAfter, times, fetchFirst },
   needed,
   past,
 }: Pick<TestRow, 'given' | 'needed' | 'past'>) {
@@ -83,6 +83,7 @@ function HowGiven({
   const lines = [
     ...(onePage ? [t('onePage')] : []),
     ...(ownsScreen ? [t('ownsScreen')] : []),
+    ...(fetchFirst ? [t('fetchFirst')] : []),
     ...(needed === null ? [] : [t('needed', { points: roundPoints(needed) })]),
     ...(times > 1 ? [t('times', { number: Math.min(times, past.length + 1), times })] : []),
     ...(lockAfter === null ? [] : [t('lockAfter', { minutes: lockAfter })]),
@@ -155,7 +156,8 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
   };
   const ofParts = assigned.parts.some(({ timeLimit }) => timeLimit !== null);
   const untimed = minutes === null && !ofParts;
-  const startWords = begun ? t('goOn') : untimed ? t('startUntimed') : t('start');
+  const fetches = !begun && assigned.given.fetchFirst;
+  const startWords = begun ? t('goOn') : fetches ? t('fetch') : untimed ? t('startUntimed') : t('start');
   return (
     <>
       <h1>{t('title')}</h1>
@@ -202,7 +204,15 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       <div className={styles.startRow}>
         <div role="status">
           <p>
-            {waits ? t('waits') : waited ? t('letIn') : begun ? null : untimed ? t('noClock') : t('clock')}
+            {waits
+              ? t('waits')
+              : waited
+                ? t('letIn')
+                : begun
+                  ? null
+                  : untimed || fetches
+                    ? t('noClock')
+                    : t('clock')}
           </p>
         </div>
         <Button

@@ -7,7 +7,7 @@ import { useTranslations } from 'use-intl';
 import { LANGUAGES, OWN_NAMES, type Language } from '@/core/languages';
 import { useHydrated } from '../kit/useHydrated';
 import { useLanguage } from '../kit/Words';
-import { post } from './post';
+import { post } from '../kit/post';
 
 /** What the interface speaks, each language by its own name. The page stays as it is, in other words. */
 export function LanguageSwitch() {

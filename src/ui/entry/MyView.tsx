@@ -20,7 +20,7 @@ import { usePlayerValue } from '../player/usePlayerValue';
 import { TOOLS } from '../tools';
 import styles from './entry.module.css';
 import { Page } from './Page';
-import { post, type Answer } from './post';
+import { post, type Answer } from '../kit/post';
 import { SetForYou } from './SetForYou';
 
 interface Props {

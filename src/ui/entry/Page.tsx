@@ -13,7 +13,7 @@ import { Words } from '../kit/Words';
 import { forgetAllAttempts } from '../attempt/offline/forgetAll';
 import styles from './entry.module.css';
 import { LanguageSwitch } from './LanguageSwitch';
-import { post } from './post';
+import { post } from '../kit/post';
 
 const PLAIN: NeedsLook = { scheme: 'paper', own: null, inverted: false, magnification: 1, text: PLAIN_TEXT };
 

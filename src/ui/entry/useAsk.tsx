@@ -4,7 +4,7 @@ import { Alert } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import styles from './entry.module.css';
-import { post } from './post';
+import { post } from '../kit/post';
 
 interface Asking {
   /** While the server is asked; and afterwards, where the page then goes on to another. */

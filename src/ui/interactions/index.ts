@@ -78,6 +78,10 @@ export function preloadViews(models: readonly InteractionModel[]): Promise<unkno
   );
 }
 
+/** Fetches what every kind of interaction is drawn with, where nobody knows yet which there will be. */
+export const preloadAllViews = (): Promise<unknown> =>
+  Promise.all(Object.values(byType).flatMap((view) => (view ? [view.load([]), view.lesson()] : [])));
+
 /** What "How to answer" shows of a type. */
 export const lessonFor = async (type: string): Promise<Lesson | null> =>
   (await byType[type]?.lesson())?.lesson ?? null;

@@ -3,6 +3,7 @@
 import { useEffect } from 'react';
 import { useTranslations } from 'use-intl';
 import { Words } from '../kit/Words';
+import { GettingReady } from './ahead/GettingReady';
 import { Cover } from './Covers';
 import { RunningAttempt } from './RunningAttempt';
 import { httpTransport, ServerRefusal } from '../attempt/session/transport';
@@ -35,16 +36,21 @@ function Opening({ attemptId }: { attemptId: string }) {
       <Cover
         title={t('elsewhereTitle')}
         text={t('elsewhereText')}
-        action={{ words: t('again'), act: again }}
+        action={{ words: t('again'), act: () => again() }}
       />
     );
+  if (problem === 'not-begun') return <GettingReady attemptId={attemptId} onStarted={again} />;
   if (problem === 'stopped') return <HeldOutside attemptId={attemptId} again={again} />;
   if (problem !== null)
     return (
-      <Cover title={t('problemTitle')} text={t('problemText')} action={{ words: t('again'), act: again }} />
+      <Cover
+        title={t('problemTitle')}
+        text={t('problemText')}
+        action={{ words: t('again'), act: () => again() }}
+      />
     );
   if (!session) return <Cover title={t('loadingTitle')} text={t('loadingText')} />;
-  return <RunningAttempt attemptId={attemptId} session={session} onTakeBack={again} />;
+  return <RunningAttempt attemptId={attemptId} session={session} onTakeBack={() => again()} />;
 }
 
 /** Asked again after so long whether it goes on, in milliseconds. */
@@ -57,10 +63,13 @@ function HeldOutside({ attemptId, again }: { attemptId: string; again: () => voi
     const transport = httpTransport(attemptId);
     const timer = setInterval(
       () =>
-        void transport.content().then(again, (error: unknown) => {
-          // Without network it is asked again; what else there is to say, opening it says.
-          if (error instanceof ServerRefusal && error.code !== 'stopped') again();
-        }),
+        void transport.content().then(
+          () => again(),
+          (error: unknown) => {
+            // Without network it is asked again; what else there is to say, opening it says.
+            if (error instanceof ServerRefusal && error.code !== 'stopped') again();
+          },
+        ),
       ASK_AGAIN_MS,
     );
     return () => clearInterval(timer);

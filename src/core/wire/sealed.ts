@@ -1,0 +1,18 @@
+import type { DeliveredTest } from '../item/delivered';
+import type { AccessNeeds } from '../needs';
+
+/** What is sealed of a test that is fetched before its clock starts. */
+export interface SealedBundle {
+  readonly content: {
+    readonly test: DeliveredTest;
+    readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
+  };
+  /** Its pictures, sounds and documents. */
+  readonly assets: readonly {
+    readonly path: string;
+    readonly mediaType: string;
+    readonly base64: string;
+  }[];
+}
+/** Bytes at its beginning that are no secret: the vector of AES-GCM (NIST SP 800-38D). */
+export const VECTOR_BYTES = 12;
