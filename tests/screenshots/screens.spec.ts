@@ -1,8 +1,8 @@
+import type { Page } from '@playwright/test';
 import { choice, CHOICES, gap, piece } from '../e2e/answers';
 import {
   BENCHMARK,
   CROSSING,
-  EVERY_KIND,
   expect,
   goTo,
   linkTo,
@@ -13,7 +13,6 @@ import {
   test,
   WORKSHOP,
 } from '../e2e/app';
-import { KINDS, numberOf } from '../e2e/kinds';
 
 /** One current picture of each main view at 1280 × 800; not a check. */
 test('pictures of every main view', async ({ page, app }) => {
@@ -24,7 +23,6 @@ test('pictures of every main view', async ({ page, app }) => {
   };
   await page.goto(`${app.url}/sign-in`);
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled();
-  await shot('sign-in');
   await signInByHand(page, app, 'wren');
   await shot('my-tests');
   await linkTo(page, BENCHMARK).click();
@@ -83,28 +81,18 @@ test('a section on one page, in dark colors', async ({ page, app }) => {
   await page.screenshot({ path: 'docs/screenshots/section-on-one-page.png' });
 });
 
-test('the question screen at 200 per cent', async ({ page, app }) => {
+test('the question screen at 200 per cent, in its last five minutes', async ({ page, app }) => {
   await startTest(page, app, 'wren');
+  await page.waitForSelector('[data-player=ready]');
+  app.change(
+    "UPDATE events SET body = json_set(body, '$.limit', 290000) WHERE device = 'server' AND json_extract(body, '$.type') = 'begun'",
+  );
+  app.change('UPDATE attempts SET limit_ms = 290000');
+  await page.reload();
   await page.waitForSelector('[data-player=ready]');
   await page.setViewportSize({ width: 640, height: 400 });
   await page.waitForSelector('[data-layout=narrow]');
   await page.screenshot({ path: 'docs/screenshots/question-screen-200.png' });
-});
-
-/** Kinds of questions with a picture of their own. */
-const PICTURED = [['coordinate-plane', 'coordinate-plane-2']] as const;
-
-test('pictures of kinds of questions', async ({ page, app }) => {
-  test.setTimeout(180_000);
-  await startTest(page, app, 'wren', EVERY_KIND);
-  await page.waitForSelector('[data-player=ready]');
-  for (const [name, item] of PICTURED) {
-    await goTo(page, numberOf(item));
-    await KINDS.find((kind) => kind.item === item)?.pointer(page);
-    await page.mouse.move(640, 20);
-    await saved(page);
-    await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
-  }
 });
 
 test('pictures of a test with parts, and of its warm-up', async ({ page, app }) => {
@@ -174,14 +162,6 @@ test('pictures of tools at work', async ({ page, app }) => {
   await expect(page.locator('[data-reader=reading]')).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Pause' }).click();
   await shot('tools-read-aloud');
-  await page.getByRole('button', { name: 'Close Read aloud' }).click();
-  await page.keyboard.press('Alt+c');
-  await page.getByRole('radio', { name: 'Warm paper' }).click();
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'What “lee” means' }).click();
-  await page.keyboard.press('Alt+m');
-  await saved(page);
-  await shot('tools-reading');
 });
 
 test('in Spanish', async ({ page, app }) => {
@@ -200,4 +180,33 @@ test('in Spanish', async ({ page, app }) => {
   await expect(page.locator('[data-save=saved]')).toBeVisible();
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: 'docs/screenshots/hand-in.png' });
+});
+
+test('the desk with a room, a test paused by it, and the screen covered', async ({ page, app, browser }) => {
+  const shot = (of: Page, name: string) =>
+    of.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
+  await startTest(page, app, 'wren');
+  await page.waitForSelector('[data-player=ready]');
+  await page.keyboard.press('Alt+q');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await shot(page, 'cover');
+  await page.keyboard.press('Escape');
+  const others = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-US' });
+  const second = await others.newPage();
+  await startTest(second, app, 'tomas');
+  const adults = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-US' });
+  const desk = await adults.newPage();
+  await signInByHand(desk, app, 'petra');
+  await desk.getByRole('combobox').first().click();
+  await desk.getByTitle(BENCHMARK).last().click();
+  await desk.getByRole('button', { name: 'Open a room' }).click();
+  await expect(desk.getByRole('button', { name: /^Close the room/ })).toBeVisible();
+  await desk.getByRole('button', { name: `Pause: Wren Halloran, ${BENCHMARK}` }).click();
+  await page.getByRole('button', { name: 'Flag', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Paused by your proctor' })).toBeVisible();
+  await shot(page, 'paused');
+  await desk.getByRole('columnheader', { name: 'Needs you' }).click();
+  await desk.getByRole('columnheader', { name: 'Needs you' }).click();
+  await desk.evaluate(() => window.scrollTo({ top: 0 }));
+  await shot(desk, 'desk');
 });

@@ -6,7 +6,7 @@ import type { DeliveredTest } from '@/core/item/delivered';
 import { sheetName } from '@/core/item/materials';
 import { own } from '@/core/own';
 import content from '../../content/content.module.css';
-import { ContentTitle, ContentView } from '../../content/ContentView';
+import { ContentView } from '../../content/ContentView';
 import { OpenDocument } from '../../content/DocumentLink';
 import { Boundary } from '../../kit/Boundary';
 import { useLater } from '../../kit/useLater';
@@ -36,14 +36,9 @@ export function Documents({ documents, assetUrl, Frame, children }: Props) {
     <OpenDocument value={openDocument}>
       {children}
       {open && (
-        <Frame title={open.words} onClose={() => setOpen(null)}>
+        <Frame title={page && page.title !== '' ? page.title : open.words} onClose={() => setOpen(null)}>
           {page ? (
             <div className={content.content} lang={page.language ?? undefined}>
-              {page.title !== '' && (
-                <h3>
-                  <ContentTitle language={page.language}>{page.title}</ContentTitle>
-                </h3>
-              )}
               <ContentView content={page.body} slots={{ assetUrl }} />
             </div>
           ) : (
