@@ -84,10 +84,12 @@ test('a section on one page, in dark colors', async ({ page, app }) => {
 test('the question screen at 200 per cent, in its last five minutes', async ({ page, app }) => {
   await startTest(page, app, 'wren');
   await page.waitForSelector('[data-player=ready]');
+  // As if it had been begun earlier, with eleven minutes in all.
   app.change(
-    "UPDATE events SET body = json_set(body, '$.limit', 290000) WHERE device = 'server' AND json_extract(body, '$.type') = 'begun'",
+    `UPDATE events SET at = at - 370000, body = json_set(body, '$.limit', 660000, '$.at', at - 370000)
+     WHERE device = 'server' AND json_extract(body, '$.type') = 'begun'`,
   );
-  app.change('UPDATE attempts SET limit_ms = 290000');
+  app.change('UPDATE attempts SET limit_ms = 660000, running_since = running_since - 370000');
   await page.reload();
   await page.waitForSelector('[data-player=ready]');
   await page.setViewportSize({ width: 640, height: 400 });

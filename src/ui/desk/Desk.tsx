@@ -101,6 +101,8 @@ function DeskTable({ rows, ...rooms }: { rows: readonly DeskRow[] } & RoomsProps
           pagination={rows.length > 50 ? { pageSize: 50 } : false}
           scroll={{ x: 'max-content' }}
           locale={{ emptyText: t('empty') }}
+          // Its words would not be ours.
+          showSorterTooltip={false}
         />
       </div>
     </>
