@@ -110,3 +110,39 @@ test('after handing in: what the assignment tells; taken again, with dates and p
   await page.getByRole('link', { name: /^Attempt 1, / }).click();
   await expect(page.getByText('Not reached this time.')).toBeVisible();
 });
+
+test('at the desk: who waits after wrong tries may try at once, and a student is signed out everywhere', async ({
+  page,
+  browser,
+  ownApp: app,
+}) => {
+  for (let i = 0; i < 5; i += 1)
+    await page.request.post(`${app.url}/api/sign-in`, {
+      headers: { origin: app.url },
+      data: { name: 'wren', password: 'wrong' },
+    });
+  const adults = await browser.newContext({ locale: 'en-US' });
+  const desk = await adults.newPage();
+  await signInByHand(desk, app, 'petra');
+  // Whether the wait is over by now or not, the last try is what counts: one more makes it longer.
+  await page.request.post(`${app.url}/api/sign-in`, {
+    headers: { origin: app.url },
+    data: { name: 'wren', password: 'wrong' },
+  });
+  app.change('UPDATE sign_in_tries SET at = at + 60000');
+  await desk.reload();
+  const lift = desk.getByRole('button', { name: 'Let them try at once: Wren Halloran' });
+  await expect(lift).toBeVisible();
+  await expectAccessible(desk, 'desk with somebody who waits after wrong tries');
+  await lift.press('Enter');
+  await expect(lift).toBeHidden();
+  await expect(desk.locator('body')).not.toBeFocused();
+  await signInByHand(page, app, 'wren');
+  await desk.getByRole('combobox').last().fill('Wren');
+  await desk.keyboard.press('Enter');
+  await desk.getByRole('button', { name: 'Sign out everywhere' }).click();
+  await expect(desk.getByText('Wren Halloran is signed out everywhere.')).toBeVisible();
+  await page.goto(`${app.url}/tests`);
+  await expect(page).toHaveURL(/sign-in$/);
+  await adults.close();
+});

@@ -9,6 +9,8 @@ export const signInRequest = z.object({
   name: z.string().check(z.trim(), z.minLength(1), z.maxLength(100)),
   password: z.string().check(z.minLength(1), z.maxLength(200)),
 });
+/** A name that may try again at once. */
+export const liftRequest = z.object({ name: z.string().check(z.minLength(1), z.maxLength(100)) });
 /** With the code a proctor reads out, however it is spaced. */
 export const roomRequest = z.object({
   code: z.string().check(z.minLength(1), z.maxLength(40)),

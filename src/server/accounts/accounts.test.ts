@@ -5,7 +5,7 @@ import { commitTogether } from '../db/groupCommit';
 import { openDatabase, type Db } from '../db/open';
 import { boundedQueue } from './queue';
 import { closeAllSessions, openSession, userOfSession } from './sessions';
-import { liftDelay, signIn, waitAfter } from './signIn';
+import { delayedNow, liftDelay, signIn, signOutEverywhere, studentsHere, waitAfter } from './signIn';
 import { putUser, userById, type User } from './users';
 
 let folder: string;
@@ -16,6 +16,17 @@ async function person(signInName: string): Promise<User> {
   const id = await putUser(db, { signInName, displayName: signInName, role: 'student', password });
   const user = userById(db, id);
   if (!user) throw new Error('no user');
+  return user;
+}
+async function anAdult(): Promise<User> {
+  const id = await putUser(db, {
+    signInName: 'petra',
+    displayName: 'Petra',
+    role: 'teacher',
+    password: 'petra-pass',
+  });
+  const user = userById(db, id);
+  if (!user) throw new Error('no teacher');
   return user;
 }
 beforeEach(async () => {
@@ -114,6 +125,32 @@ describe('signing in', () => {
     const again = [openSession(db, student.id, now).token, openSession(db, student.id, now).token];
     closeAllSessions(db, student.id);
     expect(again.map((one) => userOfSession(db, one, now + 1))).toEqual([null, null]);
+  });
+  test('who waits after wrong tries is told to who teaches, until the wait is over or lifted', async () => {
+    for (let i = 0; i < 6; i += 1)
+      await signIn(db, { name: 'wren', password: 'wrong' }, 'there', now + i * 2000).catch(() => undefined);
+    // A name that is nobody's is nothing to show.
+    for (let i = 0; i < 6; i += 1)
+      await signIn(db, { name: 'nobody', password: 'wrong' }, 'there', now + i * 2000).catch(() => undefined);
+    const later = now + 10_500;
+    expect(delayedNow(db, later)).toEqual([{ name: 'wren', displayName: student.displayName, seconds: 2 }]);
+    expect(delayedNow(db, later + 5000)).toEqual([]);
+    const teacher = await anAdult();
+    liftDelay(db, 'wren', teacher, later);
+    expect(delayedNow(db, later)).toEqual([]);
+  }, 30_000);
+  test('a student is signed out everywhere by who teaches, and nobody else is', async () => {
+    const teacher = await anAdult();
+    const sessions = [openSession(db, student.id, now).token, openSession(db, student.id, now).token];
+    const own = openSession(db, teacher.id, now).token;
+    expect(() => signOutEverywhere(db, student.id, student, now)).toThrow('not-yours');
+    expect(() => signOutEverywhere(db, teacher.id, teacher, now)).toThrow('not-found');
+    expect(() => signOutEverywhere(db, 999, teacher, now)).toThrow('not-found');
+    signOutEverywhere(db, student.id, teacher, now + 1);
+    expect(sessions.map((one) => userOfSession(db, one, now + 2))).toEqual([null, null]);
+    expect(userOfSession(db, own, now + 2)?.id).toBe(teacher.id);
+    expect(studentsHere(db).map(({ id }) => id)).toContain(student.id);
+    expect(studentsHere(db).map(({ id }) => id)).not.toContain(teacher.id);
   });
   test('a session ends, and only a hash of its token is kept', () => {
     const { token } = openSession(db, student.id, now);

@@ -4,8 +4,8 @@ import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { boundedQueue } from './queue';
 import { logSecurity } from './securityLog';
-import { openSession } from './sessions';
-import { userByPassword, type User } from './users';
+import { closeAllSessions, openSession } from './sessions';
+import { userById, userByPassword, type User } from './users';
 
 /** Wrong tries are remembered this long. */
 const WINDOW_MS = 15 * 60_000;
@@ -95,3 +95,46 @@ export function liftDelay(db: Db, name: string, by: User, now: number): void {
   prepared(db, 'DELETE FROM sign_in_tries WHERE name = ?').run(name);
   logSecurity(db, 'delay-lifted', now, { userId: by.id, details: { name } });
 }
+
+/** A person who must wait before signing in again, after wrong tries. */
+export interface Delayed {
+  readonly name: string;
+  readonly displayName: string;
+  readonly seconds: number;
+}
+
+/** Who must wait now, the longest first; only names of people there are. */
+export function delayedNow(db: Db, now = Date.now()): Delayed[] {
+  const rows = prepared<[number], { name: string; display_name: string; count: number; newest: number }>(
+    db,
+    `SELECT u.sign_in_name AS name, u.display_name, count(*) AS count, max(t.at) AS newest
+     FROM sign_in_tries t JOIN users u ON u.sign_in_name = t.name AND u.guest = 0 WHERE t.at >= ?
+     GROUP BY u.id, t.address`,
+  ).all(now - WINDOW_MS);
+  const longest = new Map<string, Delayed>();
+  for (const { name, display_name: displayName, count, newest } of rows) {
+    const seconds = Math.ceil((newest + waitAfter(count) - now) / 1000);
+    if (seconds > (longest.get(name)?.seconds ?? 0)) longest.set(name, { name, displayName, seconds });
+  }
+  return [...longest.values()].sort((a, b) => b.seconds - a.seconds || a.name.localeCompare(b.name));
+}
+
+/**
+ * Ends every session of a student: a computer was left open, or a password is known. What they have answered is safe.
+ * @param by whoever teaches or supervises
+ * @throws Refusal `not-yours`, `not-found` for anybody but a student with an account
+ */
+export function signOutEverywhere(db: Db, userId: number, by: User, now: number): void {
+  if (by.role === 'student') throw new Refusal('not-yours', 403);
+  const student = userById(db, userId);
+  if (student?.role !== 'student' || student.guest) throw new Refusal('not-found', 404);
+  closeAllSessions(db, userId);
+  logSecurity(db, 'signed-out-everywhere', now, { userId, details: { by: by.id } });
+}
+
+/** The students who have an account, by name. */
+export const studentsHere = (db: Db): { readonly id: number; readonly name: string }[] =>
+  prepared<[], { id: number; name: string }>(
+    db,
+    "SELECT id, display_name AS name FROM users WHERE role = 'student' AND guest = 0 ORDER BY display_name, id",
+  ).all();

@@ -169,7 +169,8 @@ interface Languages {
   /** What the page speaks, and so do the controls inside the content. */
   readonly page: string;
 }
-const ContentLanguage = createContext<string | null>(null);
+/** What the contents inside are written in; null where they do not say. */
+export const ContentLanguage = createContext<string | null>(null);
 
 /** Says what language the contents inside are written in; null where they do not say. */
 export function WrittenIn({ language, children }: { language: string | null; children: ReactNode }) {

@@ -11,6 +11,7 @@ import { useFocusKept } from '../kit/useFocusKept';
 import { usePointsWords } from '../entry/usePointsWords';
 import type { Late } from './LateDialog';
 import { Rooms, type RoomsProps } from './Rooms';
+import { SigningIn, type SigningInProps } from './SigningIn';
 import { Ways, WaysForAll } from './Ways';
 
 export interface DeskRow {
@@ -36,15 +37,26 @@ const LOOK_AGAIN_MS = 10_000;
 const SILENT_MS = 60_000;
 
 /** The adults' first page: who has done what, and who needs somebody. */
-export function Desk({ name, rows, ...rooms }: { name: string; rows: readonly DeskRow[] } & RoomsProps) {
+export function Desk({
+  name,
+  rows,
+  rooms,
+  signingIn,
+}: {
+  readonly name: string;
+  readonly rows: readonly DeskRow[];
+  readonly rooms: RoomsProps;
+  readonly signingIn: SigningInProps;
+}) {
   return (
     <Page name={name}>
-      <DeskTable rows={rows} {...rooms} />
+      <DeskTable rows={rows} rooms={rooms} />
+      <SigningIn {...signingIn} />
     </Page>
   );
 }
 
-function DeskTable({ rows, ...rooms }: { rows: readonly DeskRow[] } & RoomsProps) {
+function DeskTable({ rows, rooms }: { readonly rows: readonly DeskRow[]; readonly rooms: RoomsProps }) {
   const t = useTranslations('desk');
   const words = usePointsWords();
   const notices = useNotices();

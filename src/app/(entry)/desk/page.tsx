@@ -1,4 +1,5 @@
 import { titled } from '@/app/language';
+import { delayedNow, studentsHere } from '@/server/accounts/signIn';
 import { database } from '@/server/db/open';
 import { openRooms, roomTests } from '@/server/delivery/rooms';
 import { classOverview } from '@/server/results/results';
@@ -11,6 +12,11 @@ export default async function Page() {
   const user = await pageUser('teacher', 'proctor');
   const db = database();
   return (
-    <Desk name={user.displayName} rows={classOverview(db)} rooms={openRooms(db)} tests={roomTests(db)} />
+    <Desk
+      name={user.displayName}
+      rows={classOverview(db)}
+      rooms={{ rooms: openRooms(db), tests: roomTests(db) }}
+      signingIn={{ delayed: delayedNow(db), students: studentsHere(db) }}
+    />
   );
 }

@@ -5,6 +5,7 @@ import { useTranslations } from 'use-intl';
 import { readTypedPoint } from '@/core/interactions/coordinate-plane';
 import type { Figure } from '@/core/interactions/coordinate-plane/figures';
 import shared from '../shared.module.css';
+import { useNumbers } from '../../content/useNumbers';
 import { useDraft } from '../shared/useDraft';
 import styles from './plane.module.css';
 import type { Plane } from './usePlane';
@@ -97,8 +98,9 @@ function PointField({
   value: string;
   onPoint: (point: { x: number; y: number }) => void;
 }) {
-  const field = useDraft(value, (text) => {
-    const point = readTypedPoint(text);
+  const numbers = useNumbers();
+  const field = useDraft(numbers.show(value), (text) => {
+    const point = readTypedPoint(numbers.readPoint(text));
     if (point) onPoint(point);
   });
   return <input className={shared.field} size={8} aria-label={label} {...field} />;

@@ -1,9 +1,10 @@
 'use client';
 
+import { useNumbers } from '../../content/useNumbers';
 import { labelEvery, type PlaneAxes, type PlaneGeometry } from './geometry';
 import styles from './plane.module.css';
 
-const text = (value: number): string => String(Number(value.toPrecision(10))).replace('-', '\u2212');
+const textOf = (value: number): string => String(Number(value.toPrecision(10))).replace('-', '\u2212');
 
 /** Values at which grid lines lie, from the origin's own multiples. */
 function linesOf({ min, max, step }: { min: number; max: number; step: number }): number[] {
@@ -17,6 +18,8 @@ function linesOf({ min, max, step }: { min: number; max: number; step: number })
 /** Grid, axes, numbers and the names of the axes. */
 export function PlaneGrid({ model, geometry }: { model: PlaneAxes; geometry: PlaneGeometry }) {
   const { x, y } = model;
+  const { show } = useNumbers();
+  const text = (value: number): string => show(textOf(value));
   const { toPixel, left, top, innerWidth, innerHeight, scale } = geometry;
   const [xs, ys] = [linesOf(x), linesOf(y)];
   const [zeroX, zeroY] = [Math.max(x.min, Math.min(x.max, 0)), Math.max(y.min, Math.min(y.max, 0))];

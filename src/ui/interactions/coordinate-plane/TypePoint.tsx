@@ -2,6 +2,7 @@
 
 import { useTranslations } from 'use-intl';
 import { isOnPlane, readTypedPoint, type CoordinatePlaneModel } from '@/core/interactions/coordinate-plane';
+import { useNumbers } from '../../content/useNumbers';
 import type { Announce } from '../../kit/speech';
 import { TypeField } from '../shared/TypeField';
 import type { Plane } from './usePlane';
@@ -17,6 +18,7 @@ export function TypePoint({
   announce: Announce;
 }) {
   const t = useTranslations('interactions.plane');
+  const numbers = useNumbers();
   return (
     <TypeField
       label={t('typeLabel')}
@@ -24,7 +26,7 @@ export function TypePoint({
       example={t('typeExample')}
       size={8}
       read={(text) => {
-        const value = readTypedPoint(text);
+        const value = readTypedPoint(numbers.readPoint(text));
         if (!value) return { problem: t('notAPoint') };
         return isOnPlane(model, value) ? { value } : { problem: t('offPlane') };
       }}

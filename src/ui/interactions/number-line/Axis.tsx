@@ -1,6 +1,7 @@
 'use client';
 
 import { shownLabels, type Tick } from '@/core/interactions/number-line/ticks';
+import { useNumbers } from '../../content/useNumbers';
 import type { Measured } from '../../kit/useWidth';
 import styles from './numberLine.module.css';
 
@@ -90,11 +91,12 @@ function Label({ text, x, y, scale }: { text: string; x: number; y: number; scal
 /** The line with its ticks and as many labels as fit. */
 export function Axis({ ticks, geometry }: { ticks: readonly Tick[]; geometry: LineGeometry }) {
   const { y, scale, toX } = geometry;
+  const { show } = useNumbers();
   const labels = shownLabels(ticks, toX(1) - toX(0), widthOf(scale));
   const [left, right] = [toX(0) - ARROW * scale, toX(1) + ARROW * scale];
   const head = 7 * scale;
   return (
-    <g data-axis-across={JSON.stringify(ticks.map((tick) => [toX(tick.at), tick.label]))}>
+    <g data-axis-across={JSON.stringify(ticks.map((tick) => [toX(tick.at), show(tick.label)]))}>
       <line className={styles.axis} x1={left} x2={right} y1={y} y2={y} />
       <path
         className={styles.axis}
@@ -116,7 +118,7 @@ export function Axis({ ticks, geometry }: { ticks: readonly Tick[]; geometry: Li
               y1={y - size}
               y2={y + size}
             />
-            {labels.has(tick) && <Label text={tick.label} x={x} y={y + 18 * scale} scale={scale} />}
+            {labels.has(tick) && <Label text={show(tick.label)} x={x} y={y + 18 * scale} scale={scale} />}
           </g>
         );
       })}

@@ -4,6 +4,7 @@ import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import { sliderText, type SliderModel } from '@/core/interactions/slider';
 import { responseTexts } from '@/core/content/response';
+import { useNumbers } from '../../content/useNumbers';
 import { Prompt } from '../Prompt';
 import type { InteractionProps } from '../types';
 import shared from '../shared.module.css';
@@ -13,6 +14,7 @@ import styles from './slider.module.css';
 export function SliderView({ model, response, onAnswer, slots, position }: InteractionProps<SliderModel>) {
   const t = useTranslations('interactions.slider');
   const id = useId();
+  const { show } = useNumbers();
   const answer = responseTexts(response)[0];
   const middle = model.lower + Math.round((model.upper - model.lower) / 2 / model.step) * model.step;
   const value = answer === undefined ? middle : Number(answer);
@@ -21,10 +23,10 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
     <div className={styles.block} data-unit="box" data-unit-key={model.responseIdentifier}>
       <Prompt id={id} content={model.prompt} slots={slots} />
       <p className={styles.value} aria-hidden="true">
-        {answer === undefined ? t('notSet') : answer}
+        {answer === undefined ? t('notSet') : show(answer)}
       </p>
       <div className={styles.line} data-vertical={model.vertical || undefined}>
-        <span>{sliderText(model.reverse ? model.upper : model.lower)}</span>
+        <span>{show(sliderText(model.reverse ? model.upper : model.lower))}</span>
         <input
           type="range"
           className={styles.range}
@@ -36,7 +38,7 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
           data-unset={answer === undefined || undefined}
           aria-labelledby={model.prompt.length > 0 ? id : undefined}
           aria-label={model.prompt.length > 0 ? undefined : t('label', position)}
-          aria-valuetext={answer === undefined ? t('notSet') : answer}
+          aria-valuetext={answer === undefined ? t('notSet') : show(answer)}
           onChange={(event) => give(Number(event.target.value))}
           onPointerUp={() => {
             if (answer === undefined) give(value);
@@ -48,7 +50,7 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
             }
           }}
         />
-        <span>{sliderText(model.reverse ? model.lower : model.upper)}</span>
+        <span>{show(sliderText(model.reverse ? model.lower : model.upper))}</span>
       </div>
       {answer === undefined && (
         <p data-operate="" className={shared.hint}>

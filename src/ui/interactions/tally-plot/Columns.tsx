@@ -3,6 +3,7 @@
 import { X } from 'lucide-react';
 import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { useTranslations } from 'use-intl';
+import { useNumbers } from '../../content/useNumbers';
 import { useDrag } from '../../kit/useDrag';
 import styles from './tallyPlot.module.css';
 import { steppedBy, ValueField, type PlotProps } from './ValueField';
@@ -22,6 +23,7 @@ const TYPING_MS = 1_500;
 /** Bars or stacks of marks over their categories; each is a slider that stands upright. */
 export function Columns({ model, values, set, move, readOnly }: PlotProps) {
   const t = useTranslations('interactions.tallyPlot');
+  const { show } = useNumbers();
   const scale = scaleOf(model.max, model.step);
   const valueAt = (event: MouseEvent<HTMLElement>): number => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -32,10 +34,10 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
   const typed = useRef({ bar: -1, text: '', at: 0 });
   /** Digits on a bar, one soon after another, are one number: 2 and 5 are 25. Null for any other key. */
   const typedOn = (bar: number, { key, timeStamp }: KeyboardEvent): number | null => {
-    if (!/^[\d.]$/.test(key)) return null;
+    if (!/^[\d.,]$/.test(key)) return null;
     const { current: before } = typed;
     const goesOn = before.bar === bar && timeStamp - before.at < TYPING_MS;
-    typed.current = { bar, text: (goesOn ? before.text : '') + key, at: timeStamp };
+    typed.current = { bar, text: (goesOn ? before.text : '') + key.replace(',', '.'), at: timeStamp };
     const value = Number(typed.current.text);
     return Number.isFinite(value) && typed.current.text !== '.' ? value : null;
   };
@@ -77,7 +79,7 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
         <div className={styles.scale} aria-hidden="true">
           {scale.map((value) => (
             <span key={value} style={{ bottom: `${(value / model.max) * 100}%` }}>
-              {value}
+              {show(String(value))}
             </span>
           ))}
         </div>

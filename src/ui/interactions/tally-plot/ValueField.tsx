@@ -3,6 +3,7 @@
 import { Minus, Plus } from 'lucide-react';
 import { useTranslations } from 'use-intl';
 import type { TallyPlotModel } from '@/core/interactions/tally-plot';
+import { useNumbers } from '../../content/useNumbers';
 import { useDraft } from '../shared/useDraft';
 import styles from './tallyPlot.module.css';
 import { Button } from '../../kit/Button';
@@ -42,8 +43,9 @@ export function ValueField({
   const t = useTranslations('interactions.tallyPlot');
   const value = values[index] ?? 0;
   const category = model.categories[index] ?? '';
-  const field = useDraft(String(value), (text) => {
-    const typed = Number(text);
+  const numbers = useNumbers();
+  const field = useDraft(numbers.show(String(value)), (text) => {
+    const typed = Number(numbers.read(text));
     if (text.trim() !== '' && Number.isFinite(typed)) set(index, typed);
   });
   return (
