@@ -99,6 +99,7 @@ export function deliverItem(
     number,
     ref,
     body: deliverContent(item.body, view),
+    ...(item.styles && { styles: item.styles }),
     language: item.language ?? language,
     responses: item.responses.map(({ identifier, cardinality, baseType, decimal }) => ({
       identifier,
@@ -300,6 +301,7 @@ export function deliverTest(
         title: stimulus.title,
         language: stimulus.language ?? test.language,
         body: deliverContent(stimulus.body, view),
+        ...(stimulus.styles && { styles: stimulus.styles }),
       });
       assetsIn(stimulus.body, found, linked);
     }

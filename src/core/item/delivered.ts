@@ -1,3 +1,4 @@
+import type { StyleRule } from '../content/styles';
 import type { ResponseShape } from '../interactions/types';
 import type { Content } from '../content/content';
 import type { Catalog } from './catalog';
@@ -14,6 +15,8 @@ export interface DeliveredItem {
   /** What it is written in (BCP 47): as the item says, else its test; null where neither does. */
   readonly language: string | null;
   readonly body: Content;
+  /** How it looks, by its package's style sheets. */
+  readonly styles?: readonly StyleRule[];
   readonly responses: readonly ResponseShape[];
   readonly stimuli: readonly string[];
   /** What comes with it to work with. */
@@ -81,6 +84,8 @@ export interface DeliveredStimulus {
   /** What it is written in (BCP 47): as it says itself, else its test; null where neither does. */
   readonly language: string | null;
   readonly body: Content;
+  /** How it looks, by its package's style sheets. */
+  readonly styles?: readonly StyleRule[];
 }
 export interface DeliveredTest {
   readonly title: string;

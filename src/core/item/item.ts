@@ -1,3 +1,4 @@
+import type { StyleRule } from '../content/styles';
 import type { Catalog } from './catalog';
 import type { Materials } from './materials';
 import type { Rule } from './program';
@@ -27,6 +28,8 @@ export interface ModalFeedback {
 
 /** An assessment item as read: everything, keys included. Only the server and the command line hold this. */
 export interface Item {
+  /** How its content looks, by its package's style sheets; not there where it has none. */
+  readonly styles?: readonly StyleRule[];
   readonly identifier: string;
   readonly title: string;
   readonly language: string | null;
@@ -61,5 +64,7 @@ export interface Stimulus {
   /** What it is written in (BCP 47), where it says so. */
   readonly language: string | null;
   readonly body: Content;
+  /** How it looks, by its package's style sheets; not there where it has none. */
+  readonly styles?: readonly StyleRule[];
   readonly catalog: Catalog;
 }

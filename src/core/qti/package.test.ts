@@ -293,3 +293,42 @@ describe('documents that links lead to', () => {
     expect(problems.every(({ severity }) => severity === 'warning')).toBe(true);
   });
 });
+
+describe('style sheets of items and passages', () => {
+  const read = (link: string, files: Record<string, string> = {}) =>
+    readPackage(
+      filesFrom({
+        'imsmanifest.xml': `<manifest identifier="m"><resources><resource identifier="i" type="imsqti_item_xmlv3p0" href="items/i.xml"/></resources></manifest>`,
+        'items/i.xml': `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="i" title="I">
+          ${link}<qti-item-body><p class="a">Q</p></qti-item-body></qti-assessment-item>`,
+        ...files,
+      }),
+    );
+  test('their rules come with the item, one sheet after another, and the file is carried along', () => {
+    const link = (href: string) => `<qti-stylesheet href="${href}" type="text/css"/>`;
+    const { items, assets, problems } = read(link('../a.css') + link('b.css'), {
+      'a.css': '.a { color: navy }',
+      'items/b.css': '.a { position: fixed; text-align: end }',
+    });
+    expect(items.get('i')?.styles).toEqual([
+      { selectors: ['.a'], declarations: [{ property: 'color', value: '#000080' }] },
+      { selectors: ['.a'], declarations: [{ property: 'text-align', value: 'end' }] },
+    ]);
+    expect([...assets].sort()).toEqual(['a.css', 'items/b.css']);
+    expect(problems.map(({ code, file, line }) => [code, file, line])).toEqual([
+      ['style-set-aside', 'items/b.css', 1],
+    ]);
+  });
+  test.each([
+    ['is not in the package', '<qti-stylesheet href="none.css" type="text/css"/>'],
+    ['is somewhere else', '<qti-stylesheet href="https://elsewhere.example/a.css" type="text/css"/>'],
+    ['is for printing', '<qti-stylesheet href="../a.css" type="text/css" media="print"/>'],
+    ['is in another language', '<qti-stylesheet href="../a.css" type="text/less"/>'],
+  ])('one that %s is set aside, named, and the item is given all the same', (_, link) => {
+    const { items, problems } = read(link, { 'a.css': '.a { color: navy }' });
+    expect(items.get('i')?.styles).toEqual([]);
+    expect(problems).toMatchObject([
+      { severity: 'warning', code: 'stylesheet-set-aside', file: 'items/i.xml' },
+    ]);
+  });
+});

@@ -5,6 +5,7 @@ import { decodeXml } from '../xml/decode';
 import { reporterFor, type Problem } from '../xml/problem';
 import { parseHtml } from '../xml/html';
 import { ContentReader } from './readContent';
+import { readStyles } from './readStyles';
 import { readItem, readStimulus, type FileContext } from './readItem';
 import { reportSlips } from './slips';
 import { readTest } from './readTest';
@@ -142,6 +143,20 @@ class PackageReader {
         return path === null || page === null ? null : { path, title: page.title };
       },
       document: (href, line) => this.documentAt(file, href, line),
+      styles: (href, line) => {
+        const path = resolvePath(file, href);
+        if (path === null || !this.files.paths.has(path)) {
+          reporterFor(file, this.problems).warn(
+            'stylesheet-set-aside',
+            line,
+            `the style sheet "${href}" is set aside: it is not in the package`,
+          );
+          return [];
+        }
+        // Carried along as it is, for whoever reads the package again.
+        this.assets.add(path);
+        return readStyles(new TextDecoder().decode(this.files.read(path)), reporterFor(path, this.problems));
+      },
     };
   }
 

@@ -1,3 +1,4 @@
+import type { StyleRule } from '../content/styles';
 import type { Item, ResponseProcessing, Stimulus } from '../item/item';
 import { interactionsOf } from '../content/content';
 import type { ResponseDeclaration } from '../content/declarations';
@@ -25,6 +26,8 @@ export interface FileContext {
   pdf(href: string, line: number): string | null;
   /** An HTML page of the package, read like a passage; null (and reported) when it is not there or cannot be read. */
   page(href: string, line: number): { readonly path: string; readonly title: string } | null;
+  /** The rules of a style sheet; none (and reported) when it is not there. */
+  styles(href: string, line: number): readonly StyleRule[];
   /** The path of a page or a PDF that a link leads to; null (and reported) when it is not there or cannot be read. */
   document(href: string, line: number): string | null;
 }
@@ -104,7 +107,9 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
   const body = childOf(root, 'qti-item-body');
   if (!body) report.error('no-body', root.line, 'the item has no qti-item-body');
   const templateProcessing = childOf(root, 'qti-template-processing');
+  const styles = stylesOf(root, context);
   const item: Item = {
+    ...(styles && { styles }),
     identifier,
     title: root.attributes.title ?? identifier,
     language,
@@ -144,8 +149,21 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
 function setAside(child: XmlElement, report: Reporter): void {
   const { name, line } = child;
   if (!KNOWN_CHILDREN.has(name)) report.warn('element-set-aside', line, `<${name}> is set aside`);
-  if (name === 'qti-stylesheet')
-    report.warn('stylesheet-set-aside', line, 'the style sheet is set aside; shared classes are honoured');
+}
+
+/** The rules of the style sheets that a file links to, one after another; undefined where it links to none. */
+function stylesOf(root: XmlElement, context: FileContext): readonly StyleRule[] | undefined {
+  const { report } = context;
+  const links = elementsOf(root, 'qti-stylesheet');
+  if (links.length === 0) return undefined;
+  return links.flatMap(({ attributes: { href, type = 'text/css', media = 'all' }, line }) => {
+    const isShown = /(^|,)\s*(all|screen)\s*(,|$)/i.test(media);
+    if (href === undefined || !/^text\/css\b/i.test(type) || !isShown) {
+      report.warn('stylesheet-set-aside', line, 'the style sheet is set aside: it is none for a screen');
+      return [];
+    }
+    return context.styles(href, line);
+  });
 }
 
 const TEMPLATE_NAMES = ['match_correct', 'map_response', 'map_response_point'] as const;
@@ -231,6 +249,7 @@ export function readStimulus(root: XmlElement, context: FileContext): Stimulus |
     return null;
   }
   for (const child of elementsOf(root)) setAside(child, report);
+  const styles = stylesOf(root, context);
   const reader = new ContentReader({
     report,
     shapes: new Map(),
@@ -242,6 +261,7 @@ export function readStimulus(root: XmlElement, context: FileContext): Stimulus |
     title: root.attributes.title ?? identifier,
     language: root.attributes['xml:lang'] ?? null,
     body: reader.children(body),
+    ...(styles && { styles }),
     catalog: readCatalog(root, reader, report, (href, line) => context.asset(href, line)),
   };
 }

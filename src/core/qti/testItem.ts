@@ -21,6 +21,7 @@ export function itemFrom(inside: string, attributes = ''): { item: Item; problem
     asset: (href) => href,
     pdf: (href) => href,
     document: (href) => href,
+    styles: () => [],
     stimulus: (_href, identifier) => identifier,
     page: (path) => ({ path, title: '' }),
   });

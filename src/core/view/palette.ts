@@ -40,6 +40,16 @@ const isOn =
   (colour: string): boolean =>
     grounds.every((ground) => contrast(colour, ground) >= least);
 
+/** A ground of any color as it can lie under text: as far towards the page as all its text needs. */
+export const groundUnder = (color: string, { sheet, ink, soft, accent }: Palette): string =>
+  towards(color, sheet, isOn([ink, soft, accent], TEXT_CONTRAST));
+/** Text of any color as it can be read on these grounds, on which the page's own text can. */
+export const textOn = (color: string, grounds: readonly string[], { ink }: Palette): string =>
+  towards(color, ink, isOn(grounds, TEXT_CONTRAST));
+/** An edge of any color as it can be seen on them. */
+export const graphicOn = (color: string, grounds: readonly string[], { ink }: Palette): string =>
+  towards(color, ink, isOn(grounds, GRAPHIC_CONTRAST));
+
 /**
  * Everything a screen is made of, from the colours of text and page. Where the two are 7:1, so is all text, and every edge and sign is
  * 3:1: each colour goes as far towards that of the text (or, for a ground, of the page) as it has to.

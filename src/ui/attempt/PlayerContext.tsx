@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, useContext, useMemo, useSyncExternalStore } from 'react';
+import { createContext, useContext, useMemo, useSyncExternalStore, type ReactNode } from 'react';
 import type { BrowserAction } from '@/core/attempt/events';
 import type { AttemptState } from '@/core/attempt/state';
 import type { DeliveredTest } from '@/core/item/delivered';
@@ -8,6 +8,7 @@ import type { AccessNeeds } from '@/core/needs';
 import type { Layout } from '@/core/view/layout';
 import { own } from '@/core/own';
 import type { Announce } from '../kit/speech';
+import { PaletteContext, paletteOfLook } from '../kit/usePageLook';
 import { keptAt, readKept, type Kept, type KeptState, type PageLook } from './kept';
 import type { AttemptSession, SessionStatus } from './session/session';
 
@@ -35,7 +36,22 @@ export interface PlayerValue {
 }
 
 const PlayerContext = createContext<PlayerValue | null>(null);
-export const PlayerProvider = PlayerContext.Provider;
+/** Gives a screen with questions what its parts share, and the colors it has. */
+export function PlayerProvider({
+  value,
+  children,
+}: {
+  readonly value: PlayerValue;
+  readonly children: ReactNode;
+}) {
+  const { scheme, own } = value.look;
+  const palette = useMemo(() => paletteOfLook({ scheme, own }), [scheme, own]);
+  return (
+    <PlayerContext value={value}>
+      <PaletteContext value={palette}>{children}</PaletteContext>
+    </PlayerContext>
+  );
+}
 
 export function usePlayer(): PlayerValue {
   const value = useContext(PlayerContext);

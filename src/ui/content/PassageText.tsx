@@ -3,6 +3,7 @@
 import { numbersItsParagraphs } from '@/core/content/content';
 import type { DeliveredStimulus } from '@/core/item/delivered';
 import styles from './content.module.css';
+import { Styled } from './Styled';
 import { ContentView, WrittenIn, type ContentSlots } from './ContentView';
 
 interface Props {
@@ -11,7 +12,7 @@ interface Props {
 }
 
 /** A passage in its own language: its paragraphs numbered, unless it numbers them itself. */
-export function PassageText({ stimulus: { body, language }, slots }: Props) {
+export function PassageText({ stimulus: { body, language, styles: styleRules }, slots }: Props) {
   return (
     <WrittenIn language={language}>
       <div
@@ -19,10 +20,12 @@ export function PassageText({ stimulus: { body, language }, slots }: Props) {
         data-passage=""
         data-numbered={numbersItsParagraphs(body) ? undefined : true}
       >
-        <ContentView
-          content={body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
-          slots={slots}
-        />
+        <Styled rules={styleRules}>
+          <ContentView
+            content={body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
+            slots={slots}
+          />
+        </Styled>
       </div>
     </WrittenIn>
   );

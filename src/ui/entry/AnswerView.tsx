@@ -10,6 +10,7 @@ import type { RawResponse } from '@/core/content/response';
 import { own } from '@/core/own';
 import content from '../content/content.module.css';
 import { ContentView, WrittenIn, type ContentSlots } from '../content/ContentView';
+import { Styled } from '../content/Styled';
 import { VIEW_OF } from '../interactions';
 import { Vocabulary } from '../interactions/Vocabulary';
 import styles from './entry.module.css';
@@ -64,7 +65,9 @@ export function AnswerView({ item, responses, assetUrl, marks = {} }: Props) {
   return (
     <WrittenIn language={item.language}>
       <fieldset className={`able-closed ${content.content}`} disabled>
-        <ContentView content={item.body} slots={body} />
+        <Styled rules={item.styles}>
+          <ContentView content={item.body} slots={body} />
+        </Styled>
       </fieldset>
     </WrittenIn>
   );

@@ -22,6 +22,7 @@ function item(name: string) {
     stimulus: (_href, identifier) => identifier,
     page: () => null,
     document: () => null,
+    styles: () => [],
   });
   if (!read) throw new Error(`${name} is no item`);
   return read;
@@ -135,6 +136,7 @@ test('a part with one answer says it without a number', () => {
     stimulus: (_href, identifier) => identifier,
     page: () => null,
     document: () => null,
+    styles: () => [],
   });
   if (!two) throw new Error('no item');
   expect(say.item(two, { A: '3', B: null })).toBe('Part A: “3”. Part B: no answer yet');

@@ -1,6 +1,6 @@
 'use client';
 
-import { useLayoutEffect } from 'react';
+import { createContext, useContext, useLayoutEffect } from 'react';
 import type { OwnColours } from '@/core/view/palette';
 import { shownColours } from '@/core/view/shown';
 import { paletteVariables, type Palette, type SchemeId } from '@/core/view/schemes';
@@ -34,3 +34,7 @@ export function usePageLook({ scheme, magnification, text, own = null, inverted 
     };
   }, [scheme, magnification, text, own, inverted]);
 }
+
+/** The colors that the page has now, for what is drawn from them and not by their names. */
+export const PaletteContext = createContext<Palette>(paletteOfLook({ scheme: 'paper' }));
+export const usePalette = (): Palette => useContext(PaletteContext);

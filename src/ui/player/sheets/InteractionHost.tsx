@@ -9,6 +9,7 @@ import type { InteractionModel } from '@/core/interactions/types';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
+import { Styled } from '../../content/Styled';
 import { VIEW_OF } from '../../interactions';
 import { nameOfAnswers } from '@/core/item/said';
 import { TaskWordsProvider } from '../../interactions/taskName';
@@ -110,7 +111,9 @@ export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by:
   const name = useMemo(() => nameOfAnswers(item), [item]);
   const body = (
     <TaskWordsProvider value={name}>
-      <ContentView content={item.body} slots={withInteractions} />
+      <Styled rules={item.styles}>
+        <ContentView content={item.body} slots={withInteractions} />
+      </Styled>
     </TaskWordsProvider>
   );
   return closed ? (
