@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, expect, type Browser, type Page } from '@playwright/test';
 import Database from 'better-sqlite3';
+import { OF_ATTEMPTS } from '../../src/server/db/ofAttempts';
 
 async function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
@@ -105,19 +106,6 @@ async function stopCopy(app: App): Promise<void> {
   rmSync(app.folder, { recursive: true, force: true });
 }
 
-/** Tables that hang on attempts, in the order in which they can be emptied. */
-const OF_ATTEMPTS = [
-  'judgements',
-  'test_results',
-  'item_results',
-  'item_sessions',
-  'responses',
-  'snapshots',
-  'events',
-  'devices',
-  'attempts',
-];
-
 interface Fixtures {
   /** The server all tests of a worker share, with every attempt taken away before each. */
   readonly app: App;
@@ -134,7 +122,7 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
     { scope: 'worker' },
   ],
   app: async ({ workerApp }, use) => {
-    for (const table of OF_ATTEMPTS) workerApp.change(`DELETE FROM ${table}`);
+    for (const table of [...OF_ATTEMPTS, 'attempts']) workerApp.change(`DELETE FROM ${table}`);
     // What a test set for its student, or its student chose, is not there for the next.
     for (const { id, needs, chosen_view, language } of workerApp.people)
       workerApp.change(

@@ -259,6 +259,10 @@ test('late answers: told at the desk, decided by their times alone, and the scor
      SELECT attempt_id, device, 900, at + 1, at + 3600000, ?, 'late' FROM events WHERE json_extract(body, '$.type') = 'answered' LIMIT 1`,
     JSON.stringify({ ...said, seq: 900, at: said.at + 1, responses: { RESPONSE: 'B' } }),
   );
+  app.change(
+    `INSERT INTO late_answers (attempt_id, device, seq, item, said_at, received_at)
+     SELECT attempt_id, device, seq, 'reading-1', at, received_at FROM events WHERE standing = 'late'`,
+  );
   const proctor = await desk(page, app);
   await expect(line(proctor, 'Wren Halloran')).toContainText('Late answers to 1 question wait for you');
   await line(proctor, 'Wren Halloran')

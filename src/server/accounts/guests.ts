@@ -1,22 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Db } from '../db/open';
+import { OF_ATTEMPTS } from '../db/ofAttempts';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 
 /** So many may practice at once: far more than a school has computers; a flood of them fills no disk. */
 const MOST_GUESTS = 500;
-
-/** What hangs on an attempt, in the order in which it can be taken away. */
-const OF_ATTEMPTS = [
-  'judgements',
-  'test_results',
-  'item_results',
-  'item_sessions',
-  'responses',
-  'snapshots',
-  'events',
-  'devices',
-] as const;
 
 /**
  * Somebody who practices without an account: a student with no password, there only as long as the session is.

@@ -24,7 +24,7 @@ import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
 import { keepScores } from './scores';
 import { contentOf, planOf, runOf, sittingOf } from './sittings';
-import { scoreAgain } from './late';
+import { noteLate, scoreAgain } from './late';
 import { newSealKey } from './sealKey';
 import { catchUp, hasClocks, hasStages, refusalFor } from './stages';
 import { lockAfterPause, takeHold } from './supervise';
@@ -39,8 +39,8 @@ export const GUEST_QUOTA = { events: 20_000, letters: 20_000_000 } as const;
 export const SILENCE_COUNTS_MS = 120_000;
 
 /**
- * Begins an attempt and its clock (where its test is fetched first, the clock waits for that); a second call for the same assignment returns the attempt there is, unless that is handed in and
- * may be made once more. What it is of (the
+ * Begins an attempt and its clock (where its test is fetched first, the clock waits for that); a second call for the same assignment
+ * returns the attempt there is, unless that is handed in and may be made once more. What it is of (the
  * version of the test, what it drew, its limit) is settled here and never changes.
  * @throws Refusal `not-found`; `no-go-ahead` where whoever supervises has still to let the student in
  */
@@ -70,8 +70,7 @@ export function beginNow(db: Db, user: User, attempt: AttemptRow, now: number): 
   const { timeMultiplier } = user.needs;
   const limit = limitWith(timeLimitOf(content.test), timeMultiplier);
   const form = drawForm(content.test, attempt.seed, timeMultiplier);
-  const plan = new Plan(content, form);
-  const stage = isStaged(plan) ? stageOf(Sitting.begin(plan.content, form)) : undefined;
+  const stage = isStaged(new Plan(content, form)) ? stageOf(Sitting.begin(content, form)) : undefined;
   say(db, attempt, { type: 'begun', limit, form, ...(stage && { stage }) }, now);
 }
 
@@ -195,6 +194,7 @@ function keepEvent(
   const isNew = appendEvent(db, attempt.id, event, now, standing);
   const answers = isNew && event.type === 'answered' && standing === 'counts';
   if (answers) putResponses(db, attempt.id, event);
+  else if (isNew && event.type === 'answered') noteLate(db, attempt.id, event, now);
   else if (isNew) noteForSupervision(db, attempt.id, event);
   return { at: standing === 'counts' ? event.at : 0, answers };
 }

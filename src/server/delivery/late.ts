@@ -26,54 +26,61 @@ export interface LateAnswer {
   readonly mayCount: boolean;
 }
 
-interface LateRow {
-  readonly device: string;
-  readonly seq: number;
-  readonly at: number;
-  readonly received_at: number;
-  readonly body: string;
-}
-const undecided = (db: Db, attemptId: string): readonly (LateRow & { readonly event: Answered })[] =>
-  prepared<[string], LateRow>(
+/** Writes down that an answer came late, beside its event. */
+export function noteLate(
+  db: Db,
+  attemptId: string,
+  { device, seq, item, at }: Answered,
+  receivedAt: number,
+): void {
+  prepared(
     db,
-    `SELECT device, seq, at, received_at, body FROM events e WHERE attempt_id = ? AND standing = 'late'
-       AND json_extract(body, '$.type') = 'answered'
-       AND NOT EXISTS (SELECT 1 FROM judgements j WHERE j.attempt_id = e.attempt_id AND j.device = e.device AND j.seq = e.seq)
-     ORDER BY at, device, seq`,
-  )
-    .all(attemptId)
-    .map((row) => ({ ...row, event: JSON.parse(row.body) as Answered }));
+    'INSERT INTO late_answers (attempt_id, device, seq, item, said_at, received_at) VALUES (?, ?, ?, ?, ?, ?)',
+  ).run(attemptId, device, seq, item, at, receivedAt);
+}
 
 /** What of an attempt waits for a decision, in the order of its questions. */
 export function lateAnswers(db: Db, attempt: Pick<AttemptRow, 'id' | 'test_id' | 'seed'>): LateAnswer[] {
-  const rows = undecided(db, attempt.id);
+  const rows = prepared<[string], { item: string; said_at: number; received_at: number }>(
+    db,
+    `SELECT item, max(said_at) AS said_at, max(received_at) AS received_at FROM late_answers
+     WHERE attempt_id = ? AND counts IS NULL GROUP BY item`,
+  ).all(attempt.id);
   if (rows.length === 0) return [];
   const plan = planOf(db, attempt);
   return plan.places.flatMap(({ ref, part }, i) => {
-    const last = rows.filter(({ event }) => event.item === ref).at(-1);
+    const late = rows.find(({ item }) => item === ref);
     const mayCount = plan.parts[part]?.part.navigation === 'nonlinear';
-    return last ? [{ ref, number: i + 1, saidAt: last.at, receivedAt: last.received_at, mayCount }] : [];
+    return late ? [{ ref, number: i + 1, saidAt: late.said_at, receivedAt: late.received_at, mayCount }] : [];
   });
 }
 
-/**
- * The moment nearest to the one that was said at which a question took answers; null where it never did. Between two events it takes
- * them, or does not, from the one to the next.
- */
-function nearestOpen(events: readonly AttemptEvent[], event: Answered, until: number): number | null {
+/** From when to when, both included, something can be done. */
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** When a question took answers. Between two events it takes them, or does not, from the one to the next. */
+function openStretches(events: readonly AttemptEvent[], answer: Answered, until: number): Stretch[] {
   let state = NEW_ATTEMPT;
-  let nearest: number | null = null;
-  for (const [i, one] of events.entries()) {
+  return events.flatMap((one, i): Stretch[] => {
     state = reduce(state, one);
-    if (may(state, event, one.at) !== null) continue;
+    if (may(state, answer, one.at) !== null) return [];
     const { limit, used, runningSince } = state.timing;
     const over = limit === null || runningSince === null ? Infinity : runningSince + limit - used;
-    const last = Math.min(events[i + 1]?.at ?? until, over, until) - 1;
-    if (last < one.at) continue;
-    const at = Math.min(Math.max(event.at, one.at), last);
-    if (nearest === null || Math.abs(at - event.at) < Math.abs(nearest - event.at)) nearest = at;
-  }
-  return nearest;
+    const to = Math.min(events[i + 1]?.at ?? until, over, until) - 1;
+    return to < one.at ? [] : [{ from: one.at, to }];
+  });
+}
+
+/** The moment in any of the stretches that is nearest to another; null where there is none. */
+function nearestIn(stretches: readonly Stretch[], at: number): number | null {
+  const moments = stretches.map(({ from, to }) => Math.min(Math.max(at, from), to));
+  return moments.reduce<number | null>(
+    (best, one) => (best === null || Math.abs(one - at) < Math.abs(best - at) ? one : best),
+    null,
+  );
 }
 
 /**
@@ -90,30 +97,43 @@ export function judgeLate(
 ): void {
   db.transaction(() => {
     const attempt = anyAttempt(db, attemptId);
-    const rows = undecided(db, attemptId).filter(({ event }) => event.item === ref);
-    if (rows.length === 0) return;
-    const mayCount = lateAnswers(db, attempt).find((one) => one.ref === ref)?.mayCount ?? false;
-    if (counts && !mayCount) throw new Refusal('closed', 409);
-    const events = eventsOf(db, attemptId);
-    for (const { device, seq, event } of rows) {
-      prepared(
-        db,
-        'INSERT INTO judgements (attempt_id, device, seq, counts, said_at, judged_at, judged_by) VALUES (?, ?, ?, ?, ?, ?, ?)',
-      ).run(attemptId, device, seq, Number(counts), event.at, now, by.id);
-      if (!counts) continue;
-      const at = nearestOpen(events, event, attempt.handed_in_at ?? now);
-      if (at === null) throw new Refusal('closed', 409);
-      // With a number of its own at the end of the log, so that whoever goes on from a place in it hears of it.
-      prepared(
-        db,
-        `UPDATE events SET id = (SELECT max(id) + 1 FROM events), at = ?, body = json_set(body, '$.at', ?), standing = 'counts'
-         WHERE attempt_id = ? AND device = ? AND seq = ?`,
-      ).run(at, at, attemptId, device, seq);
-      putResponses(db, attemptId, { ...event, at });
-    }
+    const late = lateAnswers(db, attempt).find((one) => one.ref === ref);
+    if (!late) return;
+    if (counts && !late.mayCount) throw new Refusal('closed', 409);
+    if (counts) countThem(db, attempt, ref, now);
+    prepared(
+      db,
+      'UPDATE late_answers SET counts = ?, judged_at = ?, judged_by = ? WHERE attempt_id = ? AND item = ? AND counts IS NULL',
+    ).run(Number(counts), now, by.id, attemptId, ref);
+    if (!counts) return;
     forgetAssets(db, attemptId);
     scoreAgain(db, attempt);
   }).immediate();
+}
+
+/** Moves the undecided late answers to a question to where they count. */
+function countThem(db: Db, attempt: AttemptRow, ref: string, now: number): void {
+  const answers = prepared<[string, string], { body: string }>(
+    db,
+    `SELECT e.body FROM late_answers l JOIN events e USING (attempt_id, device, seq)
+     WHERE l.attempt_id = ? AND l.item = ? AND l.counts IS NULL ORDER BY e.at, e.device, e.seq`,
+  )
+    .all(attempt.id, ref)
+    .map(({ body }) => JSON.parse(body) as Answered);
+  const [first] = answers;
+  if (!first) return;
+  const stretches = openStretches(eventsOf(db, attempt.id), first, attempt.handed_in_at ?? now);
+  for (const event of answers) {
+    const at = nearestIn(stretches, event.at);
+    if (at === null) throw new Refusal('closed', 409);
+    // With a number of its own at the end of the log, so that whoever goes on from a place in it hears of it.
+    prepared(
+      db,
+      `UPDATE events SET id = (SELECT max(id) + 1 FROM events), at = ?, body = json_set(body, '$.at', ?), standing = 'counts'
+       WHERE attempt_id = ? AND device = ? AND seq = ?`,
+    ).run(at, at, attempt.id, event.device, event.seq);
+    putResponses(db, attempt.id, { ...event, at });
+  }
 }
 
 /** A test that is handed in is scored again: answers to it have come to count. */

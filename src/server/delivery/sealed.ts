@@ -2,7 +2,6 @@ import { createCipheriv, randomBytes } from 'node:crypto';
 import { assetsOf, deliverTest } from '@/core/deliver/deliver';
 import { showingOf } from '@/core/sitting/stage';
 import { drawForm } from '@/core/sitting/form';
-import { Plan } from '@/core/sitting/plan';
 import { Sitting } from '@/core/sitting/sitting';
 import type { Started } from '@/core/wire/replies';
 import { VECTOR_BYTES, type SealedBundle } from '@/core/wire/sealed';
@@ -37,7 +36,7 @@ export function sealedTest(db: Db, user: User, attemptId: string): Buffer {
   const { attempt, key } = sealedRow(db, user, attemptId);
   const content = contentOf(db, attempt);
   const form = drawForm(content.test, attempt.seed, user.needs.timeMultiplier);
-  const sitting = Sitting.begin(new Plan(content, form).content, form);
+  const sitting = Sitting.begin(content, form);
   const test = deliverTest(content, form, {
     sessions: sessionsIn(sitting),
     needs: user.needs,

@@ -234,7 +234,7 @@ describe('answers that came late', () => {
     expect(verdict()).toBe('right');
     expect(row()?.late).toEqual([]);
     expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'B' });
-    expect(school.db.prepare('SELECT counts, said_at, judged_by FROM judgements').all()).toEqual([
+    expect(school.db.prepare('SELECT counts, said_at, judged_by FROM late_answers').all()).toEqual([
       { counts: 1, said_at: 9000, judged_by: petra.id },
     ]);
   });

@@ -3,7 +3,7 @@
 import { numbersItsParagraphs } from '@/core/content/content';
 import type { DeliveredStimulus } from '@/core/item/delivered';
 import styles from './content.module.css';
-import { Styled } from './Styled';
+import { useStyled } from './useStyled';
 import { ContentView, WrittenIn, type ContentSlots } from './ContentView';
 
 interface Props {
@@ -12,20 +12,20 @@ interface Props {
 }
 
 /** A passage in its own language: its paragraphs numbered, unless it numbers them itself. */
-export function PassageText({ stimulus: { body, language, styles: styleRules }, slots }: Props) {
+export function PassageText({ stimulus: { body, language, styles: rules }, slots }: Props) {
+  const styled = useStyled(rules);
   return (
     <WrittenIn language={language}>
       <div
         className={styles.passage}
         data-passage=""
+        {...styled}
         data-numbered={numbersItsParagraphs(body) ? undefined : true}
       >
-        <Styled rules={styleRules}>
-          <ContentView
-            content={body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
-            slots={slots}
-          />
-        </Styled>
+        <ContentView
+          content={body.filter((node) => node.kind !== 'text' || node.text.trim() !== '')}
+          slots={slots}
+        />
       </div>
     </WrittenIn>
   );

@@ -10,7 +10,7 @@ import type { RawResponse } from '@/core/content/response';
 import { own } from '@/core/own';
 import content from '../content/content.module.css';
 import { ContentView, WrittenIn, type ContentSlots } from '../content/ContentView';
-import { Styled } from '../content/Styled';
+import { useStyled } from '../content/useStyled';
 import { VIEW_OF } from '../interactions';
 import { Vocabulary } from '../interactions/Vocabulary';
 import styles from './entry.module.css';
@@ -61,13 +61,12 @@ export function AnswerView({ item, responses, assetUrl, marks = {} }: Props) {
       )
     );
   };
+  const styled = useStyled(item.styles);
   const body: ContentSlots = { ...slots, enlarge: true, interaction: answerOf };
   return (
     <WrittenIn language={item.language}>
-      <fieldset className={`able-closed ${content.content}`} disabled>
-        <Styled rules={item.styles}>
-          <ContentView content={item.body} slots={body} />
-        </Styled>
+      <fieldset className={`able-closed ${content.content}`} disabled {...styled}>
+        <ContentView content={item.body} slots={body} />
       </fieldset>
     </WrittenIn>
   );

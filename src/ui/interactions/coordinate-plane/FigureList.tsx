@@ -99,7 +99,7 @@ function PointField({
   onPoint: (point: { x: number; y: number }) => void;
 }) {
   const numbers = useNumbers();
-  const field = useDraft(numbers.show(value), (text) => {
+  const field = useDraft(value, (text) => {
     const point = readTypedPoint(numbers.readPoint(text));
     if (point) onPoint(point);
   });

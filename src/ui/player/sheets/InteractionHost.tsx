@@ -9,7 +9,7 @@ import type { InteractionModel } from '@/core/interactions/types';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { interactionsOf } from '@/core/content/content';
 import { ContentView, type ContentSlots } from '../../content/ContentView';
-import { Styled } from '../../content/Styled';
+import { useStyled } from '../../content/useStyled';
 import { VIEW_OF } from '../../interactions';
 import { nameOfAnswers } from '@/core/item/said';
 import { TaskWordsProvider } from '../../interactions/taskName';
@@ -109,11 +109,11 @@ export function ItemBody({ item, onCheck }: { item: DeliveredItem; onCheck: (by:
     ),
   };
   const name = useMemo(() => nameOfAnswers(item), [item]);
+  const styled = useStyled(item.styles);
+  const content = <ContentView content={item.body} slots={withInteractions} />;
   const body = (
     <TaskWordsProvider value={name}>
-      <Styled rules={item.styles}>
-        <ContentView content={item.body} slots={withInteractions} />
-      </Styled>
+      {item.styles ? <div {...styled}>{content}</div> : content}
     </TaskWordsProvider>
   );
   return closed ? (

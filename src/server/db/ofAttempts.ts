@@ -1,0 +1,11 @@
+/** Tables that hang on an attempt, in the order in which they can be emptied before it goes itself. */
+export const OF_ATTEMPTS = [
+  'late_answers',
+  'test_results',
+  'item_results',
+  'item_sessions',
+  'responses',
+  'snapshots',
+  'events',
+  'devices',
+] as const;
