@@ -1,10 +1,10 @@
 import { cardsFor, SPOKEN, type CardNeeds, type Catalog } from '../item/catalog';
-import { pagesIn, sheetName, withoutTools } from '../item/materials';
+import { pagesIn, withoutTools } from '../item/materials';
 import type { Variable } from '../processing/context';
 import { prepareItem } from '../processing/prepare';
 import { maximumScore } from '../processing/score';
-import { DOCUMENT, withMates, type Content } from '../content/content';
-import { interactionOf } from '../interactions';
+import type { Content } from '../content/content';
+import { assetsIn, deliverDocuments } from './assets';
 import { cardId, deliverContent, holdsIdentifier, type ContentView } from './deliverContent';
 import type {
   DeliveredItem,
@@ -148,61 +148,6 @@ function deliverCards(cards: Catalog, view: ContentView): Catalog {
       return shown.length > 0 ? [[cardId(view.catalog ?? '', id), shown] as const] : [];
     }),
   );
-}
-
-/** Adds the files that content shows, and the documents that its links lead to. */
-function assetsIn(content: Content, found: Set<string>, linked: Set<string>): void {
-  for (const node of content) {
-    if (node.kind === 'element' && node.namespace === 'html') {
-      const { src, poster, [DOCUMENT]: document } = node.attributes;
-      for (const link of [src, poster]) if (link) found.add(link);
-      if (document) linked.add(document);
-    }
-    if (node.kind === 'interaction')
-      for (const model of withMates(node.interaction)) {
-        assetsIn(model.prompt, found, linked);
-        // The kind names its contents; what comes back is the same and not needed.
-        interactionOf(model.type)?.mapContents?.(model, (inner) => {
-          assetsIn(inner, found, linked);
-          return inner;
-        });
-      }
-    if ('children' in node) assetsIn(node.children, found, linked);
-  }
-}
-
-/** What is shown before a test is begun: its directions, with the documents they lead to and the files of all of it. */
-export interface DeliveredDirections {
-  readonly content: Content;
-  readonly documents: DeliveredTest['stimuli'];
-  readonly assets: readonly string[];
-}
-export function deliverDirections({
-  test,
-  stimuli,
-}: Pick<DeliverableContent, 'test' | 'stimuli'>): DeliveredDirections {
-  const content = directionsOf(test);
-  const found = new Set<string>();
-  const linked = new Set<string>();
-  assetsIn(content, found, linked);
-  const documents = deliverDocuments(linked, stimuli, test.language, found);
-  return { content, documents: Object.fromEntries(documents), assets: [...found] };
-}
-
-/** The documents that links lead to: pages by the name they are kept under, with their files; a PDF is a file itself. */
-function deliverDocuments(
-  linked: ReadonlySet<string>,
-  stimuli: ReadonlyMap<string, Stimulus>,
-  language: string | null,
-  found: Set<string>,
-): [string, DeliveredStimulus][] {
-  return [...linked].flatMap((path): [string, DeliveredStimulus][] => {
-    const name = sheetName({ path });
-    const page = stimuli.get(name);
-    if (!page) found.add(path);
-    else assetsIn(page.body, found, new Set());
-    return page ? [[name, { title: page.title, language: page.language ?? language, body: page.body }]] : [];
-  });
 }
 
 /** Questions by the outermost section they stand in, in order, with all sections that they stand in. */
@@ -366,6 +311,3 @@ export function deliverTest(
     assets: [...found],
   };
 }
-
-/** Every file a student of this attempt may fetch: what is shown now, feedback earned so far included. */
-export const assetsOf = (delivered: DeliveredTest): ReadonlySet<string> => new Set(delivered.assets);

@@ -1,4 +1,5 @@
-import { deliverDirections, deliverTest } from '../deliver/deliver';
+import { deliverDirections } from '../deliver/assets';
+import { deliverTest } from '../deliver/deliver';
 import { readBeside } from '../item/materials';
 import { drawForm } from '../sitting/form';
 import { readPackage, resolvePath, UnreadablePackage } from './package';

@@ -89,3 +89,27 @@ export function feedbackAfter(sitting: Sitting, { feedback, ref, endedBefore }: 
 /** What the test itself says once it is handed in. */
 export const feedbackAtEnd = (sitting: Sitting): ShownFeedback[] =>
   deliveredFeedback(sitting, sitting.plan.content.test.feedback, 'atEnd').map(shownOf);
+
+/** Everything a student has been told in a sitting, or is being told: for what it shows beside its words. */
+export function feedbackSoFar(sitting: Sitting): Content[] {
+  const { plan, state } = sitting;
+  const { test } = plan.content;
+  const ended = test.parts.filter(({ identifier }) => state.closedParts.includes(identifier));
+  const told = plan.places.filter(
+    (place) => place.source.sessionControl.showFeedback && plan.submissionOf(place) === 'individual',
+  );
+  return [
+    ...told.flatMap(({ ref }) => modalOf(sitting, ref)),
+    ...deliveredFeedback(
+      sitting,
+      [...test.feedback, ...test.parts.flatMap((part) => part.feedback)],
+      'during',
+    ),
+    ...deliveredFeedback(
+      sitting,
+      ended.flatMap((part) => part.feedback),
+      'atEnd',
+    ),
+    ...(state.phase === 'handed-in' ? deliveredFeedback(sitting, test.feedback, 'atEnd') : []),
+  ].map(({ content }) => content);
+}

@@ -5,8 +5,8 @@ import { commitTogether } from '../db/groupCommit';
 import { openDatabase, type Db } from '../db/open';
 import { boundedQueue } from './queue';
 import { closeAllSessions, openSession, userOfSession } from './sessions';
-import { delayedNow, liftDelay, signIn, signOutEverywhere, studentsHere, waitAfter } from './signIn';
-import { putUser, userById, type User } from './users';
+import { delayedNow, liftDelay, signIn, signOutEverywhere, waitAfter } from './signIn';
+import { putUser, studentsHere, userById, type User } from './users';
 
 let folder: string;
 let db: Db;

@@ -131,10 +131,3 @@ export function signOutEverywhere(db: Db, userId: number, by: User, now: number)
   closeAllSessions(db, userId);
   logSecurity(db, 'signed-out-everywhere', now, { userId, details: { by: by.id } });
 }
-
-/** The students who have an account, by name. */
-export const studentsHere = (db: Db): { readonly id: number; readonly name: string }[] =>
-  prepared<[], { id: number; name: string }>(
-    db,
-    "SELECT id, display_name AS name FROM users WHERE role = 'student' AND guest = 0 ORDER BY display_name, id",
-  ).all();

@@ -118,3 +118,10 @@ export async function userByPassword(db: Db, signInName: string, password: strin
   const matches = await verify(row?.password_hash ?? (await NOBODY), password);
   return row && matches ? toUser(row) : null;
 }
+
+/** The students who have an account, by name. */
+export const studentsHere = (db: Db): { readonly id: number; readonly name: string }[] =>
+  prepared<[], { id: number; name: string }>(
+    db,
+    "SELECT id, display_name AS name FROM users WHERE role = 'student' AND guest = 0 ORDER BY display_name, id",
+  ).all();

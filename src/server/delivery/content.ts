@@ -1,6 +1,8 @@
-import { assetsOf, deliverDirections, deliverTest } from '@/core/deliver/deliver';
+import { deliverDirections, filesIn } from '@/core/deliver/assets';
+import { deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Sitting } from '@/core/sitting/sitting';
+import { feedbackSoFar } from '@/core/sitting/feedback';
 import { showingOf } from '@/core/sitting/stage';
 import type { AccessNeeds } from '@/core/needs';
 import { needsOf, type User } from '../accounts/users';
@@ -27,9 +29,6 @@ export function deliveredOf(db: Db, attempt: AttemptRow, sitting: Sitting): Deli
   });
 }
 
-const deliveredNow = (db: Db, attempt: AttemptRow, now: number): DeliveredTest =>
-  deliveredOf(db, attempt, sittingOf(db, attempt, now));
-
 /**
  * Everything the browser needs for the attempt: questions, passages and what is set for this student. No keys.
  * @throws Refusal `not-found`; `stopped` or `handed-in` while nothing may be seen
@@ -39,7 +38,7 @@ export function attemptContent(db: Db, user: User, attemptId: string, now: numbe
   if (attempt.phase !== 'running')
     throw new Refusal(attempt.phase === 'not-started' ? 'not-begun' : attempt.phase, 409);
   return {
-    test: deliveredNow(db, attempt, now),
+    test: deliveredOf(db, attempt, sittingOf(db, attempt, now)),
     student: { displayName: user.displayName, needs: user.needs },
   };
 }
@@ -47,7 +46,7 @@ export function attemptContent(db: Db, user: User, attemptId: string, now: numbe
 const KEPT = 2_000;
 const shown = new WeakMap<Db, Map<string, ReadonlySet<string>>>();
 
-/** What an attempt shows has changed: feedback was earned. */
+/** What an attempt shows has changed: feedback was earned, or it is over. */
 export function forgetAssets(db: Db, attemptId: string): void {
   shown.get(db)?.delete(attemptId);
 }
@@ -57,7 +56,12 @@ function assetsNow(db: Db, attempt: AttemptRow, now: number): ReadonlySet<string
   shown.set(db, cache);
   const known = cache.get(attempt.id);
   if (known) return known;
-  const assets = assetsOf(deliveredNow(db, attempt, now));
+  const sitting = sittingOf(db, attempt, now);
+  const { tells } = optionsOf(db, attempt.assignment_id);
+  const over = attempt.phase === 'handed-in';
+  const told = over && tells === 'thanks' ? [] : filesIn(feedbackSoFar(sitting));
+  const questions = over && tells !== 'answers' ? [] : deliveredOf(db, attempt, sitting).assets;
+  const assets = new Set([...told, ...questions]);
   cache.set(attempt.id, assets);
   const [oldest] = cache.keys();
   if (cache.size > KEPT && oldest !== undefined) cache.delete(oldest);
@@ -65,8 +69,8 @@ function assetsNow(db: Db, attempt: AttemptRow, now: number): ReadonlySet<string
 }
 
 /**
- * A picture of what this student may see now: in a running attempt what its questions show, afterwards what the answers page
- * shows again. Pictures of feedback not earned, and of rubric blocks for others, are not there.
+ * A picture of what this student may see now: in a running attempt what its questions and the feedback earned show, afterwards what the
+ * assignment tells. Pictures of feedback not earned, and of rubric blocks for others, are not there.
  * @throws Refusal `not-found`
  */
 export function attemptAsset(

@@ -20,6 +20,7 @@ import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { assignedTest } from './assignments';
 import { attemptOf, lockedIn, say, timingOf, type AttemptRow } from './attempts';
+import { forgetAssets } from './content';
 import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
 import { keepScores } from './scores';
@@ -265,6 +266,7 @@ export function stopAttempt(db: Db, user: User, attemptId: string, device: strin
 
 function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: number): AttemptRow {
   const after = say(db, attempt, { type: 'handed-in', reason }, now);
+  forgetAssets(db, attempt.id);
   keepScores(db, attempt.id, sittingOf(db, after, now));
   return after;
 }

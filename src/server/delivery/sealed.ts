@@ -1,5 +1,5 @@
 import { createCipheriv, randomBytes } from 'node:crypto';
-import { assetsOf, deliverTest } from '@/core/deliver/deliver';
+import { deliverTest } from '@/core/deliver/deliver';
 import { showingOf } from '@/core/sitting/stage';
 import { drawForm } from '@/core/sitting/form';
 import { Sitting } from '@/core/sitting/sitting';
@@ -45,7 +45,7 @@ export function sealedTest(db: Db, user: User, attemptId: string): Buffer {
   });
   const bundle: SealedBundle = {
     content: { test, student: { displayName: user.displayName, needs: user.needs } },
-    assets: [...assetsOf(test)].flatMap((path) => {
+    assets: test.assets.flatMap((path) => {
       const asset = loadAsset(db, content.packageId, path);
       return asset ? [{ path, mediaType: asset.mediaType, base64: asset.bytes.toString('base64') }] : [];
     }),

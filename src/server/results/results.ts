@@ -135,6 +135,16 @@ function partsOf(plan: Plan, questions: readonly QuestionResult[]): PartResult[]
   });
 }
 
+/** Thanks alone: what the test itself says at its end would tell how it went. */
+const NOTHING_TOLD = {
+  points: null,
+  needed: null,
+  questions: [],
+  parts: [],
+  notMarked: 0,
+  feedback: [],
+} as const;
+
 /**
  * What a student is told of an own attempt, as the assignment says; null while it is not handed in.
  * @throws Refusal `not-found`
@@ -145,7 +155,7 @@ export function resultFor(db: Db, user: User, attemptId: string): ToldResult | n
   if (!result) return null;
   const { tells, needed } = optionsOf(db, attempt.assignment_id);
   if (tells === 'thanks')
-    return { ...result, tells, points: null, needed: null, questions: [], parts: [], notMarked: 0 };
+    return { ...NOTHING_TOLD, title: result.title, handedInAt: result.handedInAt, tells };
   return { ...result, tells, needed: needed ?? neededScoreOf(planOf(db, attempt).content.test) };
 }
 

@@ -1,11 +1,12 @@
 'use client';
 
-import { Button, Select, Space } from 'antd';
+import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useId, useRef, useState } from 'react';
+import { useId, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import { useAsk } from '../entry/useAsk';
 import { useFocusKept } from '../kit/useFocusKept';
+import { Chooser } from './Chooser';
 import styles from './desk.module.css';
 
 export interface RoomsProps {
@@ -26,7 +27,6 @@ export function Rooms({ rooms, tests }: RoomsProps) {
   const t = useTranslations('desk.rooms');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
-  const [testId, setTestId] = useState<number | null>(null);
   const rootRef = useRef<HTMLElement>(null);
   const id = useId();
   useFocusKept(rootRef);
@@ -54,26 +54,14 @@ export function Rooms({ rooms, tests }: RoomsProps) {
           </li>
         ))}
       </ul>
-      <Space wrap align="end">
-        <label className={styles.choose}>
-          {t('test')}
-          <Select
-            size="large"
-            className={styles.select}
-            value={testId}
-            placeholder={t('choose')}
-            options={tests.map((one) => ({ value: one.testId, label: one.title }))}
-            onChange={setTestId}
-          />
-        </label>
-        <Button
-          size="large"
-          aria-disabled={working || testId === null || undefined}
-          onClick={() => !working && testId !== null && void ask('/api/rooms', { testId }, true).then(then)}
-        >
-          {t('open')}
-        </Button>
-      </Space>
+      <Chooser
+        label={t('test')}
+        placeholder={t('choose')}
+        options={tests.map((one) => ({ value: one.testId, label: one.title }))}
+        words={t('open')}
+        working={working}
+        onDo={(testId) => void ask('/api/rooms', { testId }, true).then(then)}
+      />
       {problem}
     </section>
   );

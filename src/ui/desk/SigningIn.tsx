@@ -1,11 +1,12 @@
 'use client';
 
-import { Button, Select, Space } from 'antd';
+import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useId, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { useAsk } from '../entry/useAsk';
 import { useFocusKept } from '../kit/useFocusKept';
+import { Chooser } from './Chooser';
 import styles from './desk.module.css';
 
 export interface SigningInProps {
@@ -23,17 +24,14 @@ export function SigningIn({ delayed, students }: SigningInProps) {
   const t = useTranslations('desk.signingIn');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
-  const [student, setStudent] = useState<number | null>(null);
   const [done, setDone] = useState<string | null>(null);
   const rootRef = useRef<HTMLElement>(null);
   const id = useId();
   useFocusKept(rootRef);
-  const chosen = students.find((one) => one.id === student);
-  const signOut = async () => {
-    if (working || !chosen) return;
+  const signOut = async (student: number) => {
     setDone(null);
-    if ((await ask(`/api/users/${chosen.id}/sign-out`, {}, true)) === null) return;
-    setDone(t('signedOut', { student: chosen.name }));
+    if ((await ask(`/api/users/${student}/sign-out`, {}, true)) === null) return;
+    setDone(t('signedOut', { student: students.find((one) => one.id === student)?.name ?? '' }));
     router.refresh();
   };
   return (
@@ -61,23 +59,14 @@ export function SigningIn({ delayed, students }: SigningInProps) {
         </ul>
       )}
       <p>{t('text')}</p>
-      <Space wrap align="end">
-        <label className={styles.choose}>
-          {t('student')}
-          <Select
-            size="large"
-            className={styles.select}
-            value={student}
-            placeholder={t('choose')}
-            options={students.map((one) => ({ value: one.id, label: one.name }))}
-            onChange={setStudent}
-            showSearch={{ optionFilterProp: 'label' }}
-          />
-        </label>
-        <Button size="large" aria-disabled={working || !chosen || undefined} onClick={() => void signOut()}>
-          {t('signOut')}
-        </Button>
-      </Space>
+      <Chooser
+        label={t('student')}
+        placeholder={t('choose')}
+        options={students.map(({ id: value, name }) => ({ value, label: name }))}
+        words={t('signOut')}
+        working={working}
+        onDo={(student) => void signOut(student)}
+      />
       <p role="status">{done}</p>
       {problem}
     </section>

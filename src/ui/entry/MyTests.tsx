@@ -66,6 +66,8 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
   const format = useFormatter();
   const where = (test: TestRow) =>
     test.state === 'handed-in' ? `/attempts/${test.attemptId ?? ''}/score` : `/tests/${test.assignmentId}`;
+  const action = ({ state, given }: TestRow) =>
+    state === 'handed-in' && given.tells === 'thanks' ? t('action.thanked') : t(`action.${state}`);
   const date = (at: number) => format.dateTime(new Date(at), { dateStyle: 'long', timeStyle: 'short' });
   return (
     <>
@@ -114,9 +116,9 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
               type={test.state === 'handed-in' ? 'default' : 'primary'}
               size="large"
               href={where(test)}
-              aria-label={t('actionFor', { action: t(`action.${test.state}`), title: test.title })}
+              aria-label={t('actionFor', { action: action(test), title: test.title })}
             >
-              {t(`action.${test.state}`)}
+              {action(test)}
             </Button>
           </li>
         ))}

@@ -1,13 +1,13 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { Words } from '../kit/Words';
 import { GettingReady } from './ahead/GettingReady';
-import { Cover } from './Covers';
+import { Cover, OpeningCover } from './Covers';
 import { RunningAttempt } from './RunningAttempt';
 import { httpTransport, ServerRefusal } from '../attempt/session/transport';
-import { useSession } from '../attempt/session/useSession';
+import { useSession, type OpenedAhead } from '../attempt/session/useSession';
 
 /** The whole of an attempt in the browser: opens it, and shows it until it is over. */
 export function Player({ attemptId }: { attemptId: string }) {
@@ -21,7 +21,15 @@ export function Player({ attemptId }: { attemptId: string }) {
 /** Until the attempt is open: that it is being opened, or why it cannot be and what to do. */
 function Opening({ attemptId }: { attemptId: string }) {
   const t = useTranslations('covers');
-  const { session, problem, again } = useSession(attemptId);
+  const { session, problem, again: open } = useSession(attemptId);
+  const [pressed, setPressed] = useState(false);
+  const again = useCallback(
+    (ahead: OpenedAhead | null = null) => {
+      setPressed(true);
+      open(ahead);
+    },
+    [open],
+  );
   if (problem === 'not-signed-in')
     return (
       <Cover
@@ -40,7 +48,8 @@ function Opening({ attemptId }: { attemptId: string }) {
       />
     );
   if (problem === 'not-begun') return <GettingReady attemptId={attemptId} onStarted={again} />;
-  if (problem === 'stopped') return <HeldOutside attemptId={attemptId} again={again} />;
+  // Nobody presses anything there.
+  if (problem === 'stopped') return <HeldOutside attemptId={attemptId} again={open} />;
   if (problem !== null)
     return (
       <Cover
@@ -49,7 +58,10 @@ function Opening({ attemptId }: { attemptId: string }) {
         action={{ words: t('again'), act: () => again() }}
       />
     );
-  if (!session) return <Cover title={t('loadingTitle')} text={t('loadingText')} />;
+  if (!session) {
+    const words = { title: t('loadingTitle'), text: t('loadingText') };
+    return pressed ? <OpeningCover {...words} /> : <Cover {...words} />;
+  }
   return <RunningAttempt attemptId={attemptId} session={session} onTakeBack={() => again()} />;
 }
 
@@ -74,5 +86,5 @@ function HeldOutside({ attemptId, again }: { attemptId: string; again: () => voi
     );
     return () => clearInterval(timer);
   }, [attemptId, again]);
-  return <Cover title={t('heldTitle')} text={t('heldText')} />;
+  return <Cover title={t('heldTitle')} text={t('heldUntimed')} />;
 }

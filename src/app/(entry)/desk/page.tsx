@@ -1,5 +1,6 @@
 import { titled } from '@/app/language';
-import { delayedNow, studentsHere } from '@/server/accounts/signIn';
+import { delayedNow } from '@/server/accounts/signIn';
+import { studentsHere } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { openRooms, roomTests } from '@/server/delivery/rooms';
 import { classOverview } from '@/server/results/results';

@@ -116,7 +116,8 @@ export function GettingReady({ attemptId, onStarted }: Props) {
           value={ready ? 1 : fetching.state === 'fetching' ? fetching.share : 0}
         />
         {/* Said when it changes, not at every percent. */}
-        <p role={fetching.state === 'fetching' ? undefined : 'status'}>{words}</p>
+        {fetching.state === 'fetching' && <p>{words}</p>}
+        <p role="status">{fetching.state === 'fetching' ? '' : words}</p>
         {problem !== null && <p role="alert">{refusals(problem as 'network', { seconds: 10 })}</p>}
         <Button look="main" disabled={!ready || starting} onClick={() => void start()}>
           {t('start')}

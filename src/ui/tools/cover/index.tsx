@@ -1,14 +1,12 @@
 'use client';
 
 import { MonitorOff } from 'lucide-react';
-import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import { useAttempt, useKept } from '../../attempt/PlayerContext';
 import { Button } from '../../kit/Button';
-import { useFocusBack } from '../../kit/useFocusBack';
+import { FullCover } from '../../kit/FullCover';
 import { switchState } from '../switchState';
 import { defineTool } from '../types';
-import styles from './cover.module.css';
 
 const STATE = switchState('cover', 'test');
 
@@ -21,28 +19,13 @@ function CoverLayer() {
 function Covered({ onBack }: { readonly onBack: () => void }) {
   const t = useTranslations('tools.cover');
   const timed = useAttempt(({ timing }) => timing.limit !== null);
-  const ref = useRef<HTMLDialogElement>(null);
-  useFocusBack();
-  useEffect(() => {
-    const dialog = ref.current;
-    dialog?.showModal();
-    return () => dialog?.close();
-  }, []);
   return (
-    <dialog
-      ref={ref}
-      className={styles.cover}
-      aria-label={t('name')}
-      onCancel={(event) => {
-        event.preventDefault();
-        onBack();
-      }}
-    >
+    <FullCover label={t('name')} place="foot" onBack={onBack}>
       <p>{t(timed ? 'timed' : 'untimed')}</p>
       <Button look="main" onClick={onBack}>
         {t('back')}
       </Button>
-    </dialog>
+    </FullCover>
   );
 }
 

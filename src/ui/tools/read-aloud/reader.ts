@@ -1,5 +1,6 @@
 import type { Sentence } from '@/core/tools/speech';
 import { pageStore } from '../../kit/pageStore';
+import { onQuiet } from '../../kit/quiet';
 import { rangesFor } from '../domText';
 import { findVoice, type Manner, type Voice } from './voice';
 
@@ -51,6 +52,11 @@ class Reader {
     if (this.status !== 'paused') return;
     this.voice?.resume();
     this.become('reading');
+  }
+  /** Nothing is to sound now: it rests where it is; what was only about to begin does not. */
+  rest(): void {
+    if (this.status === 'starting') this.stop();
+    else this.pause();
   }
   /** A sentence back or on. */
   step(by: 1 | -1): void {
@@ -124,3 +130,4 @@ class Reader {
 }
 
 export const reader = new Reader();
+onQuiet(() => reader.rest());

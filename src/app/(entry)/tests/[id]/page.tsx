@@ -1,5 +1,5 @@
 import { titled } from '@/app/language';
-import { deliverDirections } from '@/core/deliver/deliver';
+import { deliverDirections } from '@/core/deliver/assets';
 import { NO_NEEDS } from '@/core/needs';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
 import { assignedWithContent } from '../../../assigned';
