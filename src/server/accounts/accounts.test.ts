@@ -6,27 +6,16 @@ import { openDatabase, type Db } from '../db/open';
 import { boundedQueue } from './queue';
 import { closeAllSessions, openSession, userOfSession } from './sessions';
 import { delayedNow, liftDelay, signIn, signOutEverywhere, waitAfter } from './signIn';
-import { putUser, studentsHere, userById, type User } from './users';
+import { putUser, studentsHere, userById, type Role, type User } from './users';
 
 let folder: string;
 let db: Db;
 let student: User;
-async function person(signInName: string): Promise<User> {
+async function person(signInName: string, role: Role = 'student'): Promise<User> {
   const password = `${signInName}-pass`;
-  const id = await putUser(db, { signInName, displayName: signInName, role: 'student', password });
+  const id = await putUser(db, { signInName, displayName: signInName, role, password });
   const user = userById(db, id);
   if (!user) throw new Error('no user');
-  return user;
-}
-async function anAdult(): Promise<User> {
-  const id = await putUser(db, {
-    signInName: 'petra',
-    displayName: 'Petra',
-    role: 'teacher',
-    password: 'petra-pass',
-  });
-  const user = userById(db, id);
-  if (!user) throw new Error('no teacher');
   return user;
 }
 beforeEach(async () => {
@@ -135,12 +124,12 @@ describe('signing in', () => {
     const later = now + 10_500;
     expect(delayedNow(db, later)).toEqual([{ name: 'wren', displayName: student.displayName, seconds: 2 }]);
     expect(delayedNow(db, later + 5000)).toEqual([]);
-    const teacher = await anAdult();
+    const teacher = await person('petra', 'teacher');
     liftDelay(db, 'wren', teacher, later);
     expect(delayedNow(db, later)).toEqual([]);
   }, 30_000);
   test('a student is signed out everywhere by who teaches, and nobody else is', async () => {
-    const teacher = await anAdult();
+    const teacher = await person('petra', 'teacher');
     const sessions = [openSession(db, student.id, now).token, openSession(db, student.id, now).token];
     const own = openSession(db, teacher.id, now).token;
     expect(() => signOutEverywhere(db, student.id, student, now)).toThrow('not-yours');

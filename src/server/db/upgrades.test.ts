@@ -175,3 +175,31 @@ test.each(EARLIER)('a database left at %s: its people, tests, attempts and answe
   if (user) expect(resultFor(db, user, 'a')).toBeNull();
   db.close();
 });
+
+test('answers that came late before they had a table of their own wait still, and what was decided of them stays', () => {
+  const path = join(folder, 'late.sqlite');
+  const old = openDatabase(path, { until: '016-sealed.sql' });
+  old.exec(`INSERT INTO users (id, sign_in_name, display_name, role, password_hash, created_at) VALUES (1, 'wren', 'Wren', 'student', 'x', 1);
+    ${PACKAGE.versioned};
+    INSERT INTO tests (id, package_id, identifier, title, model) VALUES (1, 1, 't', 'Tides', '{}');
+    INSERT INTO assignments (id, test_id, user_id, created_at) VALUES (1, 1, 1, 1);
+    INSERT INTO attempts (id, assignment_id, test_id, user_id, seed, phase, last_alive_at, begun_at) VALUES ('a', 1, 1, 1, 's', 'handed-in', 1, 1);`);
+  const event = old.prepare(
+    "INSERT INTO events (attempt_id, device, seq, at, received_at, body, standing) VALUES ('a', 'page', ?, ?, 90, ?, ?)",
+  );
+  const body = (type: string, item: string) => JSON.stringify({ type, item });
+  event.run(1, 10, body('answered', 'waits'), 'late');
+  event.run(2, 20, body('answered', 'left-out'), 'late');
+  event.run(3, 30, body('answered', 'counted'), 'counts');
+  event.run(4, 40, body('flagged', 'no-answer'), 'late');
+  old.exec(`INSERT INTO judgements (attempt_id, device, seq, counts, said_at, judged_at, judged_by)
+    VALUES ('a', 'page', 2, 0, 20, 95, 1), ('a', 'page', 3, 1, 35, 95, 1)`);
+  old.close();
+  const db = openDatabase(path);
+  expect(db.prepare('SELECT item, said_at, counts FROM late_answers ORDER BY seq').all()).toEqual([
+    { item: 'waits', said_at: 10, counts: null },
+    { item: 'left-out', said_at: 20, counts: 0 },
+    { item: 'counted', said_at: 35, counts: 1 },
+  ]);
+  db.close();
+});

@@ -1,12 +1,12 @@
 import { nameOfSession, userOfSession } from '../accounts/sessions';
-import { putUser, userById, type User } from '../accounts/users';
+import type { User } from '../accounts/users';
 import { classOverview } from '../results/results';
 import { assignedTest, assignedTests } from './assignments';
 import { attemptContent } from './content';
 import { beginAttempt, resumeAttempt, saveBatch } from './delivery';
 import { closeRoom, enterRoom, openRoom, openRooms, roomTests } from './rooms';
 import { letIn } from './supervise';
-import { testSchool, type TestSchool } from './testSchool';
+import { addPetra, testSchool, type TestSchool } from './testSchool';
 
 const HOUR = 3600_000;
 let school: TestSchool;
@@ -15,15 +15,7 @@ let testId: number;
 let code: string;
 beforeEach(async () => {
   school = await testSchool('content/skerry-sound-grade-6', { now: 1000 });
-  const id = await putUser(school.db, {
-    signInName: 'petra',
-    displayName: 'Petra Vance',
-    role: 'proctor',
-    password: 'petra-pass',
-  });
-  const user = userById(school.db, id);
-  if (!user) throw new Error('no proctor');
-  petra = user;
+  petra = await addPetra(school.db, 'proctor');
   testId = roomTests(school.db)[0]?.testId ?? 0;
   code = openRoom(school.db, petra, testId, 2000).code;
 });

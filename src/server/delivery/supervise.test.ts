@@ -1,29 +1,22 @@
 import { may } from '@/core/attempt/may';
-import { putUser, userById, type User } from '../accounts/users';
+import type { User } from '../accounts/users';
 import { classOverview, resultFor } from '../results/results';
 import { attemptContent } from './content';
 import { assignedTests } from './assignments';
 import { beginAttempt, handIn, resumeAttempt, saveBatch, stopAttempt } from './delivery';
 import { stateOf } from './eventLog';
 import { judgeLate } from './late';
+import { goOn } from './stages';
 import { hold, letIn, release, unlock } from './supervise';
-import { testSchool, type TestSchool } from './testSchool';
+import { addPetra, testSchool, type TestSchool } from './testSchool';
 
 const MINUTE = 60_000;
 let school: TestSchool;
 let petra: User;
-const given = async (options: object) => {
-  school = await testSchool('content/skerry-sound-grade-6', { now: 1000 });
+const given = async (options: object, content = 'content/skerry-sound-grade-6') => {
+  school = await testSchool(content, { now: 1000 });
   school.db.prepare('UPDATE assignments SET options = ?').run(JSON.stringify(options));
-  const id = await putUser(school.db, {
-    signInName: 'petra',
-    displayName: 'Petra Vance',
-    role: 'teacher',
-    password: 'petra-pass',
-  });
-  const user = userById(school.db, id);
-  if (!user) throw new Error('no teacher');
-  petra = user;
+  petra = await addPetra(school.db);
 };
 afterEach(() => school.close());
 
@@ -256,6 +249,26 @@ describe('answers that came late', () => {
     // The page that is open hears of it as of everything others say.
     await sendFrom(device, 2, 'reading-2', 'A', now + 200);
     handIn(school.db, school.student, school.attemptId, device, 'asked', now + 300);
+    expect(verdict()).toBe('right');
+  });
+  test('in a part without a way back they cannot count: the student was led on without them', async () => {
+    await given({}, 'content/skerry-sound-crossing');
+    goOn(school.db, school.student, { attemptId: school.attemptId, move: 'end-part' }, school.device, 2000);
+    goOn(school.db, school.student, { attemptId: school.attemptId, move: 'next' }, school.device, 3000);
+    await school.say(answered('tide-1', 'B'), 4000);
+    const [late] = row()?.late ?? [];
+    expect(late).toMatchObject({ ref: 'tide-1', mayCount: false });
+    expect(() => judge(true, 'tide-1')).toThrow('closed');
+    judge(false, 'tide-1');
+    expect(row()?.late).toEqual([]);
+  });
+  test('many to one question are decided at once, in the order in which they were given', async () => {
+    await late();
+    for (let i = 0; i < 300; i += 1)
+      await school.say(answered('reading-1', i % 2 ? 'B' : 'C'), 9001 + i, 71_000);
+    expect(row()?.late).toMatchObject([{ ref: 'reading-1', saidAt: 9300 }]);
+    judge(true);
+    expect(state().items['reading-1']?.responses).toEqual({ RESPONSE: 'B' });
     expect(verdict()).toBe('right');
   });
   test('what is proven to have been on its way at the end is scored without asking', async () => {

@@ -69,3 +69,16 @@ export async function testSchool(
     },
   };
 }
+
+/** Petra, who teaches or supervises there. */
+export async function addPetra(db: Db, role: 'teacher' | 'proctor' = 'teacher'): Promise<User> {
+  const id = await putUser(db, {
+    signInName: 'petra',
+    displayName: 'Petra Vance',
+    role,
+    password: 'petra-pass',
+  });
+  const user = userById(db, id);
+  if (!user) throw new Error('nobody was added');
+  return user;
+}

@@ -1,3 +1,4 @@
+import { attemptAsset } from '../delivery/content';
 import { assignedTest, assignedTests } from '../delivery/assignments';
 import { beginAttempt, handIn, resumeAttempt } from '../delivery/delivery';
 import { testSchool, type TestSchool } from '../delivery/testSchool';
@@ -14,6 +15,11 @@ const handedIn = async (options: object, folder = 'content/skerry-sound-grade-6'
     .catch(() => undefined);
   handIn(school.db, school.student, school.attemptId, school.device, 'asked', 3000);
 };
+/** The pictures that the questions of the test show. */
+const attemptPictures = (): string[] =>
+  (school.db.prepare("SELECT path FROM assets WHERE path LIKE 'images/%'").all() as { path: string }[]).map(
+    ({ path }) => path,
+  );
 const told = (attempt = school.attemptId) => resultFor(school.db, school.student, attempt);
 const listed = () => assignedTests(school.db, school.student.id)[0];
 
@@ -23,7 +29,24 @@ describe('what is told after handing in is what the assignment says', () => {
     expect(told()).toMatchObject({ points: null, needed: null, questions: [], parts: [], notMarked: 0 });
     expect(listed()?.past).toEqual([{ attemptId: school.attemptId, handedInAt: 3000, points: null }]);
     expect(() => answersFor(school.db, school.student, school.attemptId)).toThrow('not-found');
-    // The desk knows.
+    // Nor what the test itself says to how it went, and no picture of anything.
+    school.close();
+    await handedIn({ tells: 'thanks' }, 'content/skerry-sound-crossing');
+    expect(told()?.feedback).toEqual([]);
+  });
+  test('thanks alone shows no picture of a question either; the answers do', async () => {
+    const picture = (name: string) => () =>
+      attemptAsset(school.db, school.student, school.attemptId, name, 9000);
+    await handedIn({ tells: 'thanks' });
+    const shown = attemptPictures();
+    expect(shown.length).toBeGreaterThan(0);
+    for (const one of shown) expect(picture(one)).toThrow('not-found');
+    school.close();
+    await handedIn({});
+    for (const one of attemptPictures()) expect(picture(one)().bytes.length).toBeGreaterThan(0);
+  });
+  test('the desk knows all the same', async () => {
+    await handedIn({ tells: 'thanks' });
     expect(classOverview(school.db)[0]?.points?.score).toBe(1);
   });
   test('the score without the answers', async () => {
