@@ -4,7 +4,9 @@ import { NextResponse } from 'next/server';
 import { cache } from 'react';
 import type { ZodMiniType } from 'zod/mini';
 import { closeSession, nameOfSession, userOfSession } from '@/server/accounts/sessions';
-import type { Role, User } from '@/server/accounts/users';
+import { actsOf, type Act, type Role } from '@/core/access/access';
+import { requireAct } from '@/server/accounts/access';
+import type { User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
@@ -63,11 +65,19 @@ export async function student(): Promise<User> {
   return user;
 }
 
-/** Whoever supervises: a teacher or a proctor. @throws Refusal */
-export async function supervisor(): Promise<User> {
+/** Who may do that; to whose, each use case asks. @throws Refusal */
+export async function whoMay(act: Act): Promise<User> {
   const user = await currentUser();
   if (!user) throw new Refusal('not-signed-in', 401);
-  if (user.role === 'student') throw new Refusal('not-yours', 403);
+  requireAct(user, act);
+  return user;
+}
+
+/** Who may do that, for pages: others are sent to where they belong. */
+export async function pageUserWho(act: Act): Promise<User> {
+  const user = await currentUser();
+  if (!user) redirect('/sign-in');
+  if (!actsOf(user.role).includes(act)) redirect('/');
   return user;
 }
 

@@ -1,6 +1,6 @@
 import type { AccessNeeds } from '@/core/needs';
 import type { GivenOptions } from '@/core/item/options';
-import type { Role } from '@/server/accounts/users';
+import type { Role } from '@/core/access/access';
 
 export interface DemoPerson {
   readonly signInName: string;

@@ -3,10 +3,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { commitTogether } from '../db/groupCommit';
 import { openDatabase, type Db } from '../db/open';
+import type { Role } from '@/core/access/access';
+import { oneClass } from '../delivery/testSchool';
+import { requireAct, requireReach, requireReachOfAssignment, studentsReached } from './access';
 import { boundedQueue } from './queue';
 import { closeAllSessions, openSession, userOfSession } from './sessions';
 import { delayedNow, liftDelay, signIn, signOutEverywhere, waitAfter } from './signIn';
-import { putUser, studentsHere, userById, type Role, type User } from './users';
+import { putUser, userById, type User } from './users';
 
 let folder: string;
 let db: Db;
@@ -93,6 +96,7 @@ describe('signing in', () => {
       password: 'p',
     });
     const teacher = userById(db, teacherId);
+    oneClass(db);
     for (let i = 0; i < 5; i += 1)
       await signIn(db, { name: 'wren', password: 'no' }, 'x', now + i).catch(() => null);
     expect(() => liftDelay(db, 'wren', student, now)).toThrow('not-yours');
@@ -122,14 +126,24 @@ describe('signing in', () => {
     for (let i = 0; i < 6; i += 1)
       await signIn(db, { name: 'nobody', password: 'wrong' }, 'there', now + i * 2000).catch(() => undefined);
     const later = now + 10_500;
-    expect(delayedNow(db, later)).toEqual([{ name: 'wren', displayName: student.displayName, seconds: 2 }]);
-    expect(delayedNow(db, later + 5000)).toEqual([]);
     const teacher = await person('petra', 'teacher');
+    oneClass(db);
+    const elsewhere = await person('sten', 'teacher');
+    expect(delayedNow(db, teacher, later)).toEqual([
+      { name: 'wren', displayName: student.displayName, seconds: 2 },
+    ]);
+    expect(delayedNow(db, teacher, later + 5000)).toEqual([]);
+    // Of somebody else's student nothing is told, and nothing lifted.
+    expect(delayedNow(db, elsewhere, later)).toEqual([]);
+    expect(() => liftDelay(db, 'wren', elsewhere, later)).toThrow('not-found');
+    expect(() => liftDelay(db, 'nobody', teacher, later)).toThrow('not-found');
+    expect(() => delayedNow(db, student, later)).toThrow('not-yours');
     liftDelay(db, 'wren', teacher, later);
-    expect(delayedNow(db, later)).toEqual([]);
+    expect(delayedNow(db, teacher, later)).toEqual([]);
   }, 30_000);
   test('a student is signed out everywhere by who teaches, and nobody else is', async () => {
     const teacher = await person('petra', 'teacher');
+    oneClass(db);
     const sessions = [openSession(db, student.id, now).token, openSession(db, student.id, now).token];
     const own = openSession(db, teacher.id, now).token;
     expect(() => signOutEverywhere(db, student.id, student, now)).toThrow('not-yours');
@@ -138,9 +152,43 @@ describe('signing in', () => {
     signOutEverywhere(db, student.id, teacher, now + 1);
     expect(sessions.map((one) => userOfSession(db, one, now + 2))).toEqual([null, null]);
     expect(userOfSession(db, own, now + 2)?.id).toBe(teacher.id);
-    expect(studentsHere(db).map(({ id }) => id)).toContain(student.id);
-    expect(studentsHere(db).map(({ id }) => id)).not.toContain(teacher.id);
   });
+  test('a teacher reaches the students of own classes, others everybody or nobody', async () => {
+    const [petra, sten] = [await person('petra', 'teacher'), await person('sten', 'teacher')];
+    const [proctor, scorer] = [await person('ulla', 'proctor'), await person('noor', 'scorer')];
+    const names = (by: User, act: Parameters<typeof studentsReached>[2]) =>
+      studentsReached(db, by, act).map(({ name }) => name);
+    expect(names(petra, 'give')).toEqual([]);
+    oneClass(db);
+    db.prepare('DELETE FROM class_members WHERE user_id = ?').run(sten.id);
+    await person('late-comer');
+    expect(names(petra, 'give')).toEqual(['bao', 'wren']);
+    expect(names(sten, 'give')).toEqual([]);
+    expect(names(proctor, 'supervise')).toEqual(['bao', 'late-comer', 'wren']);
+    expect(() => names(proctor, 'give')).toThrow('not-yours');
+    expect(names(scorer, 'mark')).toHaveLength(3);
+    expect(() => names(student, 'supervise')).toThrow('not-yours');
+    expect(() => requireReach(db, sten, 'supervise', student.id)).toThrow('not-found');
+    expect(() => requireReach(db, petra, 'supervise', sten.id)).toThrow('not-found');
+    requireReach(db, petra, 'supervise', student.id);
+    expect(() => requireAct(student, 'mark')).toThrow('not-yours');
+    expect(() => requireReachOfAssignment(db, petra, 'supervise', 1)).toThrow('not-found');
+    // A class that has ended gives no reach any more; nor is anybody given anything who is not here any more.
+    db.prepare('UPDATE classes SET ended_at = 5').run();
+    expect(names(petra, 'give')).toEqual([]);
+    db.prepare('UPDATE classes SET ended_at = NULL').run();
+    db.prepare('UPDATE users SET ended_at = 5 WHERE id = ?').run(student.id);
+    expect(names(petra, 'give')).toEqual(['bao']);
+    await expect(signIn(db, { name: 'wren', password: 'wren-pass' }, 'x', now)).rejects.toMatchObject({
+      code: 'wrong-name-or-password',
+    });
+  }, 30_000);
+  test('nobody signs in with a password where none is set, whatever it is', async () => {
+    db.prepare('UPDATE users SET password_hash = NULL WHERE id = ?').run(student.id);
+    await expect(
+      signIn(db, { name: 'wren', password: 'no one has this password' }, 'x', now),
+    ).rejects.toMatchObject({ code: 'wrong-name-or-password' });
+  }, 30_000);
   test('a session ends, and only a hash of its token is kept', () => {
     const { token } = openSession(db, student.id, now);
     expect(userOfSession(db, token, now + 1)?.id).toBe(student.id);

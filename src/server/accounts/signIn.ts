@@ -2,10 +2,11 @@ import type { SignInRequest } from '@/core/wire/requests';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
+import { IS_REACHED, reachFor, requireAct, requireReach } from './access';
 import { boundedQueue } from './queue';
 import { logSecurity } from './securityLog';
 import { closeAllSessions, openSession } from './sessions';
-import { userById, userByPassword, type User } from './users';
+import { userByPassword, type User } from './users';
 
 /** Wrong tries are remembered this long. */
 const WINDOW_MS = 15 * 60_000;
@@ -89,9 +90,14 @@ export async function signIn(
   return { user, ...openSession(db, user.id, now) };
 }
 
-/** Lets a name try again at once: a teacher's way out for whoever mistyped too often. */
+/** Lets a student try again at once who mistyped too often. @throws Refusal `not-yours`, `not-found` */
 export function liftDelay(db: Db, name: string, by: User, now: number): void {
-  if (by.role === 'student') throw new Refusal('not-yours', 403);
+  requireAct(by, 'supervise');
+  const student = prepared<[string], { id: number }>(db, 'SELECT id FROM users WHERE sign_in_name = ?').get(
+    name,
+  );
+  if (!student) throw new Refusal('not-found', 404);
+  requireReach(db, by, 'supervise', student.id);
   prepared(db, 'DELETE FROM sign_in_tries WHERE name = ?').run(name);
   logSecurity(db, 'delay-lifted', now, { userId: by.id, details: { name } });
 }
@@ -103,14 +109,17 @@ export interface Delayed {
   readonly seconds: number;
 }
 
-/** Who must wait now, the longest first; only names of people there are. */
-export function delayedNow(db: Db, now = Date.now()): Delayed[] {
-  const rows = prepared<[number], { name: string; display_name: string; count: number; newest: number }>(
+/** Which of the students somebody reaches must wait now, the longest first. @throws Refusal `not-yours` */
+export function delayedNow(db: Db, by: User, now = Date.now()): Delayed[] {
+  const rows = prepared<
+    [number, string, number],
+    { name: string; display_name: string; count: number; newest: number }
+  >(
     db,
     `SELECT u.sign_in_name AS name, u.display_name, count(*) AS count, max(t.at) AS newest
-     FROM sign_in_tries t JOIN users u ON u.sign_in_name = t.name AND u.guest = 0 WHERE t.at >= ?
+     FROM sign_in_tries t JOIN users u ON u.sign_in_name = t.name AND u.guest = 0 WHERE t.at >= ? AND u.role = 'student' AND ${IS_REACHED}
      GROUP BY u.id, t.address`,
-  ).all(now - WINDOW_MS);
+  ).all(now - WINDOW_MS, ...reachFor(by, 'supervise'));
   const longest = new Map<string, Delayed>();
   for (const { name, display_name: displayName, count, newest } of rows) {
     const seconds = Math.ceil((newest + waitAfter(count) - now) / 1000);
@@ -122,12 +131,10 @@ export function delayedNow(db: Db, now = Date.now()): Delayed[] {
 /**
  * Ends every session of a student: a computer was left open, or a password is known. What they have answered is safe.
  * @param by whoever teaches or supervises
- * @throws Refusal `not-yours`, `not-found` for anybody but a student with an account
+ * @throws Refusal `not-yours`, `not-found` for anybody but a student whom they reach
  */
 export function signOutEverywhere(db: Db, userId: number, by: User, now: number): void {
-  if (by.role === 'student') throw new Refusal('not-yours', 403);
-  const student = userById(db, userId);
-  if (student?.role !== 'student' || student.guest) throw new Refusal('not-found', 404);
+  requireReach(db, by, 'supervise', userId);
   closeAllSessions(db, userId);
   logSecurity(db, 'signed-out-everywhere', now, { userId, details: { by: by.id } });
 }

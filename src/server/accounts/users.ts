@@ -1,10 +1,10 @@
 import { hash, verify } from '@node-rs/argon2';
 import { isLanguage, type Language } from '@/core/languages';
+import type { Role } from '@/core/access/access';
 import { NO_NEEDS, readNeeds, type AccessNeeds, type ChosenView } from '@/core/needs';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 
-export type Role = 'student' | 'teacher' | 'proctor';
 export interface User {
   readonly id: number;
   readonly signInName: string;
@@ -23,7 +23,8 @@ interface UserRow {
   sign_in_name: string;
   display_name: string;
   role: Role;
-  password_hash: string;
+  /** Null: nobody signs in with a password until one is set. */
+  password_hash: string | null;
   needs: string;
   /** What the student chose in My view, as JSON; null = nothing. */
   chosen_view: string | null;
@@ -112,16 +113,11 @@ const NOBODY = hash('no one has this password');
 
 /** The person with that name and password, or null, without telling which was wrong. */
 export async function userByPassword(db: Db, signInName: string, password: string): Promise<User | null> {
-  const row = prepared<[string], UserRow>(db, 'SELECT * FROM users WHERE sign_in_name = ? AND guest = 0').get(
-    signInName,
-  );
-  const matches = await verify(row?.password_hash ?? (await NOBODY), password);
-  return row && matches ? toUser(row) : null;
-}
-
-/** The students who have an account, by name. */
-export const studentsHere = (db: Db): { readonly id: number; readonly name: string }[] =>
-  prepared<[], { id: number; name: string }>(
+  const row = prepared<[string], UserRow>(
     db,
-    "SELECT id, display_name AS name FROM users WHERE role = 'student' AND guest = 0 ORDER BY display_name, id",
-  ).all();
+    'SELECT * FROM users WHERE sign_in_name = ? AND guest = 0 AND ended_at IS NULL',
+  ).get(signInName);
+  const known = row?.password_hash ?? null;
+  const matches = await verify(known ?? (await NOBODY), password);
+  return row && known !== null && matches ? toUser(row) : null;
+}

@@ -1,7 +1,9 @@
+import type { Act } from '@/core/access/access';
 import { SERVER, type ServerAction } from '@/core/attempt/events';
 import { reduce } from '@/core/attempt/reducer';
 import { NEW_ATTEMPT, type AttemptState } from '@/core/attempt/state';
 import type { Timing } from '@/core/attempt/timing';
+import { requireAct, requireReach } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -54,11 +56,19 @@ export function attemptOf(db: Db, user: Pick<User, 'id' | 'room'>, attemptId: st
   return row;
 }
 
-/** An attempt, whoever's it is: for whoever supervises. @throws Refusal `not-found` */
+/** An attempt, whoever's it is. @throws Refusal `not-found` */
 export function anyAttempt(db: Db, attemptId: string): AttemptRow {
   const row = prepared<[string], AttemptRow>(db, 'SELECT * FROM attempts WHERE id = ?').get(attemptId);
   if (!row) throw new Refusal('not-found', 404);
   return row;
+}
+
+/** An attempt of a student whom somebody reaches with what they want to do. @throws Refusal `not-yours`, `not-found` */
+export function attemptReached(db: Db, by: User, act: Act, attemptId: string): AttemptRow {
+  requireAct(by, act);
+  const attempt = anyAttempt(db, attemptId);
+  requireReach(db, by, act, attempt.user_id);
+  return attempt;
 }
 
 export const timingOf = (row: AttemptRow): Timing => ({

@@ -6,7 +6,7 @@ import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { anyAttempt, type AttemptRow } from './attempts';
+import { attemptReached, type AttemptRow } from './attempts';
 import { forgetAssets } from './content';
 import { eventsOf, putResponses } from './eventLog';
 import { keepScores } from './scores';
@@ -87,7 +87,7 @@ function nearestIn(stretches: readonly Stretch[], at: number): number | null {
  * Whoever supervises decides whether the late answers to a question count. Those that do are counted as given when the question last
  * took answers, and a test that is handed in is scored again. Decided once; again changes nothing.
  * @param by whoever supervises
- * @throws Refusal `not-found`; `closed` where the student was led on without it, or the question never took answers
+ * @throws Refusal `not-found`, `not-yours`; `closed` where the student was led on without it, or the question never took answers
  */
 export function judgeLate(
   db: Db,
@@ -96,7 +96,7 @@ export function judgeLate(
   now: number,
 ): void {
   db.transaction(() => {
-    const attempt = anyAttempt(db, attemptId);
+    const attempt = attemptReached(db, by, 'supervise', attemptId);
     const late = lateAnswers(db, attempt).find((one) => one.ref === ref);
     if (!late) return;
     if (counts && !late.mayCount) throw new Refusal('closed', 409);

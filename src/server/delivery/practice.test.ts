@@ -1,10 +1,11 @@
 import { userByPassword } from '../accounts/users';
 import { closeSession, openSession, userOfSession } from '../accounts/sessions';
-import { classOverview, resultFor } from '../results/results';
+import { classOverview } from '../results/overview';
+import { resultFor } from '../results/results';
 import { assignedTests } from './assignments';
 import { beginAttempt, GUEST_QUOTA, handIn, resumeAttempt, saveBatch } from './delivery';
 import { beginPractice, offerForPractice, practiceTests } from './practice';
-import { testSchool, type TestSchool } from './testSchool';
+import { ADMINISTRATOR, testSchool, type TestSchool } from './testSchool';
 
 const HOUR = 3_600_000;
 let school: TestSchool;
@@ -81,7 +82,7 @@ test('a guest who just went away is gone with the next sign-in after the session
 });
 test('a guest is nobody: not at the desk, and no password lets anyone in', async () => {
   await practice(10_000);
-  expect(classOverview(school.db).map(({ student }) => student)).toEqual(['Wren']);
+  expect(classOverview(school.db, ADMINISTRATOR).map(({ student }) => student)).toEqual(['Wren']);
   const [row] = school.db
     .prepare<[], { sign_in_name: string }>('SELECT sign_in_name FROM users WHERE guest = 1')
     .all();

@@ -1,12 +1,13 @@
 import { nameOfSession, userOfSession } from '../accounts/sessions';
 import type { User } from '../accounts/users';
-import { classOverview } from '../results/results';
+import { classOverview } from '../results/overview';
+import {} from '../results/results';
 import { assignedTest, assignedTests } from './assignments';
 import { attemptContent } from './content';
 import { beginAttempt, resumeAttempt, saveBatch } from './delivery';
 import { closeRoom, enterRoom, openRoom, openRooms, roomTests } from './rooms';
 import { letIn } from './supervise';
-import { addPetra, testSchool, type TestSchool } from './testSchool';
+import { ADMINISTRATOR, addPetra, testSchool, type TestSchool } from './testSchool';
 
 const HOUR = 3600_000;
 let school: TestSchool;
@@ -16,7 +17,7 @@ let code: string;
 beforeEach(async () => {
   school = await testSchool('content/skerry-sound-grade-6', { now: 1000 });
   petra = await addPetra(school.db, 'proctor');
-  testId = roomTests(school.db)[0]?.testId ?? 0;
+  testId = roomTests(school.db, petra)[0]?.testId ?? 0;
   code = openRoom(school.db, petra, testId, 2000).code;
 });
 afterEach(() => school.close());
@@ -29,7 +30,7 @@ const whoHas = (token: string, now = 3000): User => {
   return user;
 };
 const assignmentId = () => assignedTests(school.db, school.student.id)[0]?.assignmentId ?? 0;
-const row = () => classOverview(school.db, 0).find(({ student }) => student === 'Wren');
+const row = () => classOverview(school.db, ADMINISTRATOR, 0).find(({ student }) => student === 'Wren');
 
 test('a code is six digits, and is taken however it is spaced', () => {
   expect(code).toMatch(/^\d{6}$/);
@@ -94,7 +95,7 @@ test.each([
   ['somebody who is no student', () => enter(3000, 'petra')],
   [
     'a room that is closed',
-    () => (closeRoom(school.db, openRooms(school.db, 3000)[0]?.id ?? 0, 2500), enter()),
+    () => (closeRoom(school.db, petra, openRooms(school.db, petra, 3000)[0]?.id ?? 0, 2500), enter()),
   ],
   ['a room of yesterday', () => enter(2000 + 13 * HOUR)],
 ])('%s is refused, and it is never said which', (_, way) => {
@@ -112,14 +113,14 @@ test('a closed room lets nobody in any more; who is in goes on, who waited is ou
   const inside = enter(3000).token;
   letIn(school.db, petra, assignmentId(), 3500);
   const waiting = enter(4000).token;
-  const [room] = openRooms(school.db, 4500);
+  const [room] = openRooms(school.db, petra, 4500);
   expect(room).toMatchObject({ code, inside: 2 });
-  closeRoom(school.db, room?.id ?? 0, 5000);
-  closeRoom(school.db, room?.id ?? 0, 5100);
-  expect(openRooms(school.db, 5200)).toEqual([]);
+  closeRoom(school.db, petra, room?.id ?? 0, 5000);
+  closeRoom(school.db, petra, room?.id ?? 0, 5100);
+  expect(openRooms(school.db, petra, 5200)).toEqual([]);
   expect(whoHas(inside, 5200).room?.letIn).toBe(true);
   expect(userOfSession(school.db, waiting, 5200)).toBeNull();
-  expect(() => closeRoom(school.db, 999, 5000)).toThrow('not-found');
+  expect(() => closeRoom(school.db, petra, 999, 5000)).toThrow('not-found');
 });
 
 test('a room is opened for a test that somebody has been given, and its session is tied to it alone', () => {
@@ -129,7 +130,7 @@ test('a room is opened for a test that somebody has been given, and its session 
     .prepare('SELECT room_id, assignment_id, let_in_at FROM sessions WHERE token_hash = ?')
     .get(nameOfSession(token));
   expect(kept).toEqual({
-    room_id: openRooms(school.db, 3000)[0]?.id,
+    room_id: openRooms(school.db, petra, 3000)[0]?.id,
     assignment_id: assignmentId(),
     let_in_at: null,
   });

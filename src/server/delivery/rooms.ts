@@ -1,5 +1,6 @@
 import { randomInt } from 'node:crypto';
 import type { RoomRequest } from '@/core/wire/requests';
+import { IS_REACHED, reachFor } from '../accounts/access';
 import { logSecurity } from '../accounts/securityLog';
 import { openSession } from '../accounts/sessions';
 import { forgetTries, reserveTry } from '../accounts/signIn';
@@ -38,38 +39,59 @@ function closeOldRooms(db: Db, now: number): void {
   );
 }
 
-/** The rooms that are open, the newest first. */
-export function openRooms(db: Db, now = Date.now()): Room[] {
-  return prepared<[number], { id: number; code: string; title: string; opened_at: number; inside: number }>(
+/** In SQL: the rooms `r` somebody keeps, bound twice as in `reachFor`: one's own, or everybody's where everybody is reached. */
+const IS_KEPT = "(? = 'school' OR r.opened_by = ?)";
+
+function requireRoom(db: Db, by: User, roomId: number): void {
+  const found = prepared<[number, string, number], { id: number }>(
+    db,
+    `SELECT r.id FROM rooms r WHERE r.id = ? AND ${IS_KEPT}`,
+  ).get(roomId, ...reachFor(by, 'supervise'));
+  if (!found) throw new Refusal('not-found', 404);
+}
+
+/** The rooms that are open and theirs, the newest first. @throws Refusal `not-yours` */
+export function openRooms(db: Db, by: User, now = Date.now()): Room[] {
+  return prepared<
+    [number, string, number],
+    { id: number; code: string; title: string; opened_at: number; inside: number }
+  >(
     db,
     `SELECT r.id, r.code, t.title, r.opened_at, (SELECT count(*) FROM sessions s WHERE s.room_id = r.id) AS inside
-     FROM rooms r JOIN tests t ON t.id = r.test_id WHERE r.closed_at IS NULL AND r.opened_at >= ? ORDER BY r.id DESC`,
+     FROM rooms r JOIN tests t ON t.id = r.test_id WHERE r.closed_at IS NULL AND r.opened_at >= ? AND ${IS_KEPT} ORDER BY r.id DESC`,
   )
-    .all(now - LIFETIME_MS)
+    .all(now - LIFETIME_MS, ...reachFor(by, 'supervise'))
     .map(({ opened_at: openedAt, title: test, ...room }) => ({ ...room, test, openedAt }));
 }
 
-/** The tests for which a room can be opened, by title. */
-export const roomTests = (db: Db): RoomTest[] =>
-  prepared<[], RoomTest>(
+/** How many are open, whoever's. */
+const roomsOpen = (db: Db, now: number): number =>
+  prepared<[number], { count: number }>(
+    db,
+    'SELECT count(*) AS count FROM rooms WHERE closed_at IS NULL AND opened_at >= ?',
+  ).get(now - LIFETIME_MS)?.count ?? 0;
+
+/** The tests for which somebody can open a room, by title. @throws Refusal `not-yours` */
+export const roomTests = (db: Db, by: User): RoomTest[] =>
+  prepared<[string, number], RoomTest>(
     db,
     `SELECT t.id AS testId, t.title FROM tests t WHERE EXISTS
-       (SELECT 1 FROM assignments a JOIN users u ON u.id = a.user_id WHERE a.test_id = t.id AND u.guest = 0)
+       (SELECT 1 FROM assignments a JOIN users u ON u.id = a.user_id WHERE a.test_id = t.id AND u.guest = 0 AND ${IS_REACHED})
      ORDER BY t.title, t.id`,
-  ).all();
+  ).all(...reachFor(by, 'supervise'));
 
 /**
  * Opens a room for a test.
  * @param by whoever supervises
  * @returns its code, which is no other open room's
- * @throws Refusal `not-found` for a test nobody has been given, `busy` while too many are open
+ * @throws Refusal `not-yours`, `not-found` for a test given to nobody they reach, `busy` while too many are open
  */
 export function openRoom(db: Db, by: User, testId: number, now: number): { readonly code: string } {
   return db
     .transaction(() => {
       closeOldRooms(db, now);
-      if (!roomTests(db).some((one) => one.testId === testId)) throw new Refusal('not-found', 404);
-      if (openRooms(db, now).length >= MOST_ROOMS) throw new Refusal('busy', 503);
+      if (!roomTests(db, by).some((one) => one.testId === testId)) throw new Refusal('not-found', 404);
+      if (roomsOpen(db, now) >= MOST_ROOMS) throw new Refusal('busy', 503);
       for (;;) {
         const code = String(randomInt(10 ** DIGITS)).padStart(DIGITS, '0');
         const { changes } = prepared(
@@ -82,13 +104,13 @@ export function openRoom(db: Db, by: User, testId: number, now: number): { reado
     .immediate();
 }
 
-/** Closes a room: nobody comes in any more; who is in goes on. Again is harmless. @throws Refusal `not-found` */
-export function closeRoom(db: Db, roomId: number, now: number): void {
-  const { changes } = prepared(db, 'UPDATE rooms SET closed_at = coalesce(closed_at, ?) WHERE id = ?').run(
-    now,
-    roomId,
-  );
-  if (changes === 0) throw new Refusal('not-found', 404);
+/**
+ * Closes a room: nobody comes in any more; who is in goes on. Again is harmless.
+ * @throws Refusal `not-yours`, `not-found`, also for one that somebody else opened who reaches others
+ */
+export function closeRoom(db: Db, by: User, roomId: number, now: number): void {
+  requireRoom(db, by, roomId);
+  prepared(db, 'UPDATE rooms SET closed_at = coalesce(closed_at, ?) WHERE id = ?').run(now, roomId);
   // Who was still waiting is not let in by it any more.
   prepared(db, 'DELETE FROM sessions WHERE room_id = ? AND let_in_at IS NULL').run(roomId);
 }

@@ -1,6 +1,7 @@
 import { may } from '@/core/attempt/may';
 import type { User } from '../accounts/users';
-import { classOverview, resultFor } from '../results/results';
+import { classOverview } from '../results/overview';
+import { resultFor } from '../results/results';
 import { attemptContent } from './content';
 import { assignedTests } from './assignments';
 import { beginAttempt, handIn, resumeAttempt, saveBatch, stopAttempt } from './delivery';
@@ -8,7 +9,7 @@ import { stateOf } from './eventLog';
 import { judgeLate } from './late';
 import { goOn } from './stages';
 import { hold, letIn, release, unlock } from './supervise';
-import { addPetra, testSchool, type TestSchool } from './testSchool';
+import { ADMINISTRATOR, addPetra, testSchool, type TestSchool } from './testSchool';
 
 const MINUTE = 60_000;
 let school: TestSchool;
@@ -23,7 +24,8 @@ afterEach(() => school.close());
 const answered = (item: string, value: string) =>
   ({ type: 'answered', item, responses: { RESPONSE: value }, how: 'edit' }) as const;
 const state = () => stateOf(school.db, school.attemptId);
-const row = () => classOverview(school.db, 0).find(({ attemptId }) => attemptId === school.attemptId);
+const row = () =>
+  classOverview(school.db, ADMINISTRATOR, 0).find(({ attemptId }) => attemptId === school.attemptId);
 /** Stops, and opens it again after some minutes; gives the name of the new page. */
 const pauseFor = (minutes: number, at: number) => {
   stopAttempt(school.db, school.student, school.attemptId, school.device, at);
@@ -113,7 +115,7 @@ describe('the go-ahead', () => {
     if (!assigned) throw new Error('nothing assigned');
     expect(assigned.waits).toBe(true);
     expect(() => beginAttempt(school.db, school.student, assigned.assignmentId, 5000)).toThrow('no-go-ahead');
-    expect(classOverview(school.db)[0]).toMatchObject({ waits: true, state: 'not-started' });
+    expect(classOverview(school.db, ADMINISTRATOR)[0]).toMatchObject({ waits: true, state: 'not-started' });
     expect(() => letIn(school.db, petra, 9_999, 5100)).toThrow('not-found');
     letIn(school.db, petra, assigned.assignmentId, 5200);
     letIn(school.db, petra, assigned.assignmentId, 5300);
@@ -151,7 +153,7 @@ describe('what whoever supervises is told', () => {
     expect(row()).toMatchObject({ timesLeft: 1 });
     await school.say({ type: 'battery', low: false }, 2400);
     expect(row()).toMatchObject({ lowBattery: false });
-    expect(classOverview(school.db, 2400 + 5 * MINUTE)[0]?.silentFor).toBe(5 * MINUTE);
+    expect(classOverview(school.db, ADMINISTRATOR, 2400 + 5 * MINUTE)[0]?.silentFor).toBe(5 * MINUTE);
   });
 });
 

@@ -1,34 +1,35 @@
+import { requireReachOfAssignment } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { optionsOf } from './assignments';
-import { anyAttempt, lockedIn, say, type AttemptRow } from './attempts';
+import { attemptReached, lockedIn, say, type AttemptRow } from './attempts';
 import { stateOf } from './eventLog';
 import { letInByRoom } from './rooms';
 
 /**
  * Lets a student in: the go-ahead an assignment asks for, and who asks with a room's code. Again is harmless.
  * @param by whoever supervises
- * @throws Refusal `not-found`
+ * @throws Refusal `not-found`, `not-yours`
  */
 export function letIn(db: Db, by: User, assignmentId: number, now: number): void {
-  const { changes } = prepared(
+  requireReachOfAssignment(db, by, 'supervise', assignmentId);
+  prepared(
     db,
     `UPDATE assignments SET let_in_at = coalesce(let_in_at, ?), let_in_by = coalesce(let_in_by, ?) WHERE id = ?`,
   ).run(now, by.id, assignmentId);
-  if (changes === 0) throw new Refusal('not-found', 404);
   letInByRoom(db, assignmentId, now);
 }
 
 /**
  * Opens the questions that were locked after a long pause; the page that has the attempt is told with its next save. Again is harmless.
  * @param by whoever supervises
- * @throws Refusal `not-found`, `handed-in`
+ * @throws Refusal `not-found`, `not-yours`, `handed-in`
  */
 export function unlock(db: Db, by: User, attemptId: string, now: number): void {
   db.transaction(() => {
-    const attempt = anyAttempt(db, attemptId);
+    const attempt = attemptReached(db, by, 'supervise', attemptId);
     if (attempt.phase === 'handed-in') throw new Refusal('handed-in', 409);
     if (lockedIn(attempt) === null) return;
     say(db, attempt, { type: 'unlocked', by: by.displayName }, now);
@@ -39,11 +40,11 @@ export function unlock(db: Db, by: User, attemptId: string, now: number): void {
  * Pauses an attempt: its clock stands and its screen is covered, until whoever supervises lets it go on. One that is open in a page is
  * paused once the page has heard of it, so that nothing is answered that would not count. Again is harmless.
  * @param by whoever supervises
- * @throws Refusal `not-found`, `handed-in`
+ * @throws Refusal `not-found`, `not-yours`, `handed-in`
  */
 export function hold(db: Db, by: User, attemptId: string, now: number): void {
   db.transaction(() => {
-    const attempt = anyAttempt(db, attemptId);
+    const attempt = attemptReached(db, by, 'supervise', attemptId);
     if (attempt.phase === 'handed-in') throw new Refusal('handed-in', 409);
     if (isHeld(attempt)) return;
     prepared(db, 'UPDATE attempts SET hold_by = ? WHERE id = ?').run(by.displayName, attemptId);
@@ -66,11 +67,11 @@ export function takeHold(db: Db, attempt: AttemptRow, now: number): AttemptRow {
 /**
  * Lets a paused attempt go on: by itself where it is open in a page and its student has not stopped it too. Again is harmless.
  * @param by whoever supervises
- * @throws Refusal `not-found`
+ * @throws Refusal `not-found`, `not-yours`
  */
 export function release(db: Db, by: User, attemptId: string, now: number): void {
   db.transaction(() => {
-    const attempt = anyAttempt(db, attemptId);
+    const attempt = attemptReached(db, by, 'supervise', attemptId);
     prepared(db, 'UPDATE attempts SET hold_by = NULL WHERE id = ?').run(attemptId);
     if (!isHeld(attempt)) return;
     const row = lockAfterPause(db, { ...attempt, hold_by: null }, now);

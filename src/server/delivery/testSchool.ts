@@ -70,7 +70,18 @@ export async function testSchool(
   };
 }
 
-/** Petra, who teaches or supervises there. */
+/** Somebody who reaches everybody. */
+export const ADMINISTRATOR = { id: 0, role: 'administrator' } as const;
+
+/** Puts everybody who is there now into one class. */
+export function oneClass(db: Db): void {
+  const { lastInsertRowid } = db.prepare("INSERT INTO classes (title) VALUES ('Harbor 6')").run();
+  db.prepare('INSERT INTO class_members (class_id, user_id) SELECT ?, id FROM users WHERE guest = 0').run(
+    lastInsertRowid,
+  );
+}
+
+/** Petra, who teaches or supervises there; as a teacher, everybody who is there already. */
 export async function addPetra(db: Db, role: 'teacher' | 'proctor' = 'teacher'): Promise<User> {
   const id = await putUser(db, {
     signInName: 'petra',
@@ -78,6 +89,7 @@ export async function addPetra(db: Db, role: 'teacher' | 'proctor' = 'teacher'):
     role,
     password: 'petra-pass',
   });
+  if (role === 'teacher') oneClass(db);
   const user = userById(db, id);
   if (!user) throw new Error('nobody was added');
   return user;

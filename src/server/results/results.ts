@@ -1,4 +1,4 @@
-import { readOptions, type AssignmentOptions } from '@/core/item/options';
+import type { AssignmentOptions } from '@/core/item/options';
 import { neededScoreOf } from '@/core/item/test';
 import { itemSeed, deliverItem, triesOf } from '@/core/deliver/deliver';
 import { rawOf, type RawResponse } from '@/core/content/response';
@@ -12,12 +12,9 @@ import type { Plan } from '@/core/sitting/plan';
 import { readPoints, type Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
-import { NEWEST, optionsOf, waitsFor } from '../delivery/assignments';
-import { anyAttempt, attemptOf, lockedIn, type AttemptRow } from '../delivery/attempts';
+import { optionsOf } from '../delivery/assignments';
+import { attemptOf, type AttemptRow } from '../delivery/attempts';
 import { Refusal } from '../refusal';
-import { lateAnswers, type LateAnswer } from '../delivery/late';
-import { asksFor } from '../delivery/rooms';
-import { isHeld } from '../delivery/supervise';
 import { deliveredOf } from '../delivery/content';
 import { isMarked } from '../delivery/scores';
 import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
@@ -76,7 +73,8 @@ function verdictOf(
 
 const hasFeedback = ({ content }: Plan): boolean => content.test.feedback.length > 0;
 
-function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
+/** What an attempt that is handed in is worth, question by question; null of any other. */
+export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   if (attempt.phase !== 'handed-in' || attempt.handed_in_at === null) return null;
   const plan = planOf(db, attempt);
   const { title } = plan.content.test;
@@ -237,74 +235,3 @@ const marksOf = (
       .filter(([, value]) => !isNull(value))
       .map(([identifier, value]) => [identifier, valuesEqual(given.get(identifier) ?? null, value)]),
   );
-
-export interface ClassRow {
-  readonly assignmentId: number;
-  readonly attemptId: string | null;
-  readonly student: string;
-  readonly test: string;
-  readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
-  /** Null until it is handed in. */
-  readonly points: Points | null;
-  /** The student can begin, or come in, only once let in. */
-  readonly waits: boolean;
-  /** So many computers ask to come in under this name with a room's code. */
-  readonly asks: number;
-  /** Questions locked after a long pause. */
-  readonly locked: number;
-  /** Paused by whoever supervises; `asked`: its page has not heard of it yet. */
-  readonly held: 'asked' | 'held' | null;
-  /** Answers that came late and wait for a decision. */
-  readonly late: readonly LateAnswer[];
-  /** How often the test was left while it has the screen for itself. */
-  readonly timesLeft: number;
-  readonly lowBattery: boolean;
-  /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
-  readonly silentFor: number | null;
-}
-
-interface OverviewRow {
-  readonly assignment_id: number;
-  readonly student: string;
-  readonly title: string;
-  readonly attempt_id: string | null;
-  readonly user_id: number;
-  readonly options: string;
-  readonly let_in_at: number | null;
-  readonly times_left: number | null;
-  readonly low_battery: number | null;
-}
-
-/** Who has done what, and who needs somebody, for whoever teaches or supervises. */
-export function classOverview(db: Db, now = Date.now()): ClassRow[] {
-  const rows = prepared<[], OverviewRow>(
-    db,
-    `SELECT a.id AS assignment_id, u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id, a.options, a.let_in_at,
-       p.times_left, p.low_battery
-     FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.id = ${NEWEST}
-     JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE u.guest = 0 ORDER BY u.display_name, t.title`,
-  ).all();
-  return rows.map((row) => {
-    const attempt = row.attempt_id === null ? null : anyAttempt(db, row.attempt_id);
-    const result = attempt && resultOf(db, attempt);
-    const running = attempt?.phase === 'running';
-    const open = running || attempt?.phase === 'stopped';
-    const asks = asksFor(db, row.assignment_id);
-    return {
-      assignmentId: row.assignment_id,
-      attemptId: row.attempt_id,
-      student: row.student,
-      test: row.title,
-      state: attempt?.phase ?? 'not-started',
-      points: result?.points ?? null,
-      waits: asks > 0 || waitsFor(readOptions(JSON.parse(row.options)), row),
-      asks,
-      locked: attempt && open ? (lockedIn(attempt)?.items.length ?? 0) : 0,
-      held: !open ? null : isHeld(attempt) ? 'held' : attempt.hold_by === null ? null : 'asked',
-      late: attempt ? lateAnswers(db, attempt) : [],
-      timesLeft: row.times_left ?? 0,
-      lowBattery: running && row.low_battery === 1,
-      silentFor: running ? Math.max(0, now - attempt.last_alive_at) : null,
-    };
-  });
-}

@@ -1,8 +1,9 @@
 import { attemptAsset } from '../delivery/content';
 import { assignedTest, assignedTests } from '../delivery/assignments';
 import { beginAttempt, handIn, resumeAttempt } from '../delivery/delivery';
-import { testSchool, type TestSchool } from '../delivery/testSchool';
-import { answersFor, classOverview, resultFor } from './results';
+import { ADMINISTRATOR, testSchool, type TestSchool } from '../delivery/testSchool';
+import { classOverview } from './overview';
+import { answersFor, resultFor } from './results';
 
 let school: TestSchool;
 afterEach(() => school.close());
@@ -47,7 +48,7 @@ describe('what is told after handing in is what the assignment says', () => {
   });
   test('the desk knows all the same', async () => {
     await handedIn({ tells: 'thanks' });
-    expect(classOverview(school.db)[0]?.points?.score).toBe(1);
+    expect(classOverview(school.db, ADMINISTRATOR)[0]?.points?.score).toBe(1);
   });
   test('the score without the answers', async () => {
     await handedIn({ tells: 'score' });
@@ -106,7 +107,9 @@ describe('taken more than once', () => {
     expect(told()?.points?.score).toBe(1);
     expect(told(second.attemptId)?.points?.score).toBe(0);
     expect(again(7000).attemptId).toBe(second.attemptId);
-    expect(classOverview(school.db).filter(({ student }) => student === 'Wren')).toHaveLength(1);
+    expect(classOverview(school.db, ADMINISTRATOR).filter(({ student }) => student === 'Wren')).toHaveLength(
+      1,
+    );
   });
   test('once, where nothing is said', async () => {
     await handedIn({});

@@ -1,23 +1,23 @@
 import { titled } from '@/app/language';
 import { delayedNow } from '@/server/accounts/signIn';
-import { studentsHere } from '@/server/accounts/users';
+import { studentsReached } from '@/server/accounts/access';
 import { database } from '@/server/db/open';
 import { openRooms, roomTests } from '@/server/delivery/rooms';
-import { classOverview } from '@/server/results/results';
+import { classOverview } from '@/server/results/overview';
 import { Desk } from '@/ui/desk/Desk';
-import { pageUser } from '../../http';
+import { pageUserWho } from '../../http';
 
 export const generateMetadata = titled((words) => words.desk.title);
 
 export default async function Page() {
-  const user = await pageUser('teacher', 'proctor');
+  const user = await pageUserWho('supervise');
   const db = database();
   return (
     <Desk
       name={user.displayName}
-      rows={classOverview(db)}
-      rooms={{ rooms: openRooms(db), tests: roomTests(db) }}
-      signingIn={{ delayed: delayedNow(db), students: studentsHere(db) }}
+      rows={classOverview(db, user)}
+      rooms={{ rooms: openRooms(db, user), tests: roomTests(db, user) }}
+      signingIn={{ delayed: delayedNow(db, user), students: studentsReached(db, user, 'supervise') }}
     />
   );
 }

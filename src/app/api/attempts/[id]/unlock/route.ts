@@ -1,7 +1,10 @@
-import { answer, supervisor } from '@/app/http';
+import { answer, whoMay } from '@/app/http';
 import { database } from '@/server/db/open';
 import { unlock } from '@/server/delivery/supervise';
 
 export function POST(_request: Request, { params }: { params: Promise<{ id: string }> }) {
-  return answer(async () => unlock(database(), await supervisor(), (await params).id, Date.now()), true);
+  return answer(
+    async () => unlock(database(), await whoMay('supervise'), (await params).id, Date.now()),
+    true,
+  );
 }

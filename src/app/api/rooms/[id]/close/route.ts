@@ -1,10 +1,10 @@
-import { answer, supervisor } from '@/app/http';
+import { answer, whoMay } from '@/app/http';
 import { database } from '@/server/db/open';
 import { closeRoom } from '@/server/delivery/rooms';
 
 export function POST(_request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answer(async () => {
-    await supervisor();
-    closeRoom(database(), Number((await params).id), Date.now());
+    const by = await whoMay('supervise');
+    closeRoom(database(), by, Number((await params).id), Date.now());
   }, true);
 }

@@ -1,0 +1,83 @@
+import { readOptions } from '@/core/item/options';
+import type { Points } from '@/core/sitting/points';
+import { IS_REACHED, reachFor } from '../accounts/access';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { NEWEST, waitsFor } from '../delivery/assignments';
+import { anyAttempt, lockedIn } from '../delivery/attempts';
+import { lateAnswers, type LateAnswer } from '../delivery/late';
+import { asksFor } from '../delivery/rooms';
+import { isHeld } from '../delivery/supervise';
+import { resultOf } from './results';
+
+export interface ClassRow {
+  readonly assignmentId: number;
+  readonly attemptId: string | null;
+  readonly student: string;
+  readonly test: string;
+  readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
+  /** Null until it is handed in. */
+  readonly points: Points | null;
+  /** The student can begin, or come in, only once let in. */
+  readonly waits: boolean;
+  /** So many computers ask to come in under this name with a room's code. */
+  readonly asks: number;
+  /** Questions locked after a long pause. */
+  readonly locked: number;
+  /** Paused by whoever supervises; `asked`: its page has not heard of it yet. */
+  readonly held: 'asked' | 'held' | null;
+  /** Answers that came late and wait for a decision. */
+  readonly late: readonly LateAnswer[];
+  /** How often the test was left while it has the screen for itself. */
+  readonly timesLeft: number;
+  readonly lowBattery: boolean;
+  /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
+  readonly silentFor: number | null;
+}
+
+interface OverviewRow {
+  readonly assignment_id: number;
+  readonly student: string;
+  readonly title: string;
+  readonly attempt_id: string | null;
+  readonly user_id: number;
+  readonly options: string;
+  readonly let_in_at: number | null;
+  readonly times_left: number | null;
+  readonly low_battery: number | null;
+}
+
+/** Who has done what, and who needs somebody, of the students somebody reaches. @throws Refusal `not-yours` */
+export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.now()): ClassRow[] {
+  const rows = prepared<[string, number], OverviewRow>(
+    db,
+    `SELECT a.id AS assignment_id, u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id, a.options, a.let_in_at,
+       p.times_left, p.low_battery
+     FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.id = ${NEWEST}
+     JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE u.guest = 0 AND u.ended_at IS NULL AND ${IS_REACHED} ORDER BY u.display_name, t.title`,
+  ).all(...reachFor(by, 'supervise'));
+  return rows.map((row) => {
+    const attempt = row.attempt_id === null ? null : anyAttempt(db, row.attempt_id);
+    const result = attempt && resultOf(db, attempt);
+    const running = attempt?.phase === 'running';
+    const open = running || attempt?.phase === 'stopped';
+    const asks = asksFor(db, row.assignment_id);
+    return {
+      assignmentId: row.assignment_id,
+      attemptId: row.attempt_id,
+      student: row.student,
+      test: row.title,
+      state: attempt?.phase ?? 'not-started',
+      points: result?.points ?? null,
+      waits: asks > 0 || waitsFor(readOptions(JSON.parse(row.options)), row),
+      asks,
+      locked: attempt && open ? (lockedIn(attempt)?.items.length ?? 0) : 0,
+      held: !open ? null : isHeld(attempt) ? 'held' : attempt.hold_by === null ? null : 'asked',
+      late: attempt ? lateAnswers(db, attempt) : [],
+      timesLeft: row.times_left ?? 0,
+      lowBattery: running && row.low_battery === 1,
+      silentFor: running ? Math.max(0, now - attempt.last_alive_at) : null,
+    };
+  });
+}
