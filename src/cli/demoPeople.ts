@@ -29,6 +29,14 @@ const student = (
   about,
 });
 
+const adult = (
+  signInName: string,
+  displayName: string,
+  role: Role,
+  password: string,
+  about: string,
+): DemoPerson => ({ signInName, displayName, role, password, needs: {}, about });
+
 /** The people of the demo; all invented. */
 export const DEMO_PEOPLE: readonly DemoPerson[] = [
   student('wren', 'Wren Halloran', 'kelp-and-tide', {}, 'no special needs'),
@@ -79,15 +87,20 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     ...student('runa', 'Runa Ferreira', 'amber-buoy', {}, 'waits for a go-ahead; the test has the screen'),
     given: { goAhead: true, ownsScreen: true },
   },
-  {
-    signInName: 'petra',
-    displayName: 'Petra Vance',
-    role: 'teacher',
-    password: 'harbor-chalk',
-    needs: {},
-    about: 'teacher',
-  },
+  adult('petra', 'Petra Vance', 'teacher', 'harbor-chalk', 'teacher of the class Harbor 6'),
+  adult('ulla', 'Ulla Sandoval', 'proctor', 'quiet-jetty', 'proctor: supervises'),
+  adult('noor', 'Noor Castellan', 'scorer', 'plumb-line', 'scorer: marks what a machine cannot'),
+  adult(
+    'edda',
+    'Edda Brightwater',
+    'administrator',
+    'signal-mast',
+    'administrator: people, and all of the above',
+  ),
 ];
+
+/** The class they are all in. */
+export const DEMO_CLASS = 'Harbor 6';
 
 /** What of the demo is offered for practice, by folder in content/. */
 export const DEMO_PRACTICE: Readonly<Record<string, { readonly grade: string; readonly subject: string }>> = {

@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { UnreadablePackage } from '@/core/qti/package';
+import { addClass, putIntoClass } from '@/server/accounts/classes';
 import { putUser } from '@/server/accounts/users';
 import { database, dataDir } from '@/server/db/open';
 import { prepared } from '@/server/db/statements';
@@ -9,7 +10,7 @@ import { offerForPractice } from '@/server/delivery/practice';
 import { filesAt } from '@/server/library/files';
 import { importPackage } from '@/server/library/library';
 import { stop } from './arguments';
-import { DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
+import { DEMO_CLASS, DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
 
 /** Fills the database with the demo: every package in content/ through the real importer, and in an empty one people and assignments. */
 async function main(): Promise<void> {
@@ -36,8 +37,10 @@ async function main(): Promise<void> {
     process.stdout.write(`kept: ${dataDir()} holds ${before} people already\n`);
     return;
   }
+  const classId = addClass(db, DEMO_CLASS);
   for (const person of DEMO_PEOPLE) {
     const id = await putUser(db, person);
+    if (person.role === 'student' || person.role === 'teacher') putIntoClass(db, classId, id);
     if (person.role === 'student') for (const testId of testIds) assign(db, testId, id, person.given);
   }
   process.stdout.write(`added ${DEMO_PEOPLE.length} people\n`);

@@ -26,6 +26,8 @@ export class Refusal extends Error {
       | 'in-use'
       | 'moved'
       | 'closed'
+      | 'opens-later'
+      | 'window-over'
       | 'other-site',
     readonly status: number,
     readonly details: Readonly<Record<string, string | number>> = {},

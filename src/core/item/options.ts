@@ -3,7 +3,8 @@ import * as z from 'zod/mini';
 /** A pause of so many minutes locks what is answered, where an assignment says nothing (work.md, C6: common practice, no source). */
 const LOCK_AFTER = 20;
 
-const options = z.strictObject({
+/** As it is sent and kept; what is not said is as usual. */
+export const assignmentOptions = z.strictObject({
   /** The questions of a section on one page, instead of one at a time (work.md, B1). */
   onePage: z._default(z.boolean(), false),
   /** After a pause of so many minutes what was answered before is locked until whoever supervises opens it; null = never (C6). */
@@ -16,6 +17,8 @@ const options = z.strictObject({
   fetchFirst: z._default(z.boolean(), false),
   /** What is told after handing in: that it is, also the score, or also the answers, as far as the test lets them be seen (F1). */
   tells: z._default(z.enum(['thanks', 'score', 'answers']), 'answers'),
+  /** Nothing but thanks is told until whoever may see results lets it be told (F1; adults.md, "release"). */
+  held: z._default(z.boolean(), false),
   /** Points that are needed; null = as the test says, where it does (F2). */
   needed: z._default(z.nullable(z.number().check(z.positive(), z.maximum(1_000_000))), null),
   /** How often it may be taken. */
@@ -23,15 +26,15 @@ const options = z.strictObject({
 });
 
 /** What an assignment settles about how its test is taken; all of it may be known to whoever takes it. */
-export type AssignmentOptions = Readonly<z.infer<typeof options>>;
+export type AssignmentOptions = Readonly<z.infer<typeof assignmentOptions>>;
 /** What is said of them; the rest is as usual. */
-export type GivenOptions = Readonly<z.input<typeof options>>;
+export type GivenOptions = Readonly<z.input<typeof assignmentOptions>>;
 
 /**
  * Reads the options of an assignment.
  * @throws ZodError for a name or value there is not: an option is never dropped in silence
  */
-export const readOptions = (given: unknown): AssignmentOptions => options.parse(given);
+export const readOptions = (given: unknown): AssignmentOptions => assignmentOptions.parse(given);
 
 /** As a test is taken where nothing else is said. */
 export const USUAL: AssignmentOptions = readOptions({});

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { LANGUAGES } from '../languages';
+import { assignmentOptions } from '../item/options';
 import { chosenView } from '../needs';
 
 /** What a browser asks of the server besides saving; one schema each, for both ends. */
@@ -18,6 +19,15 @@ export const roomRequest = z.object({
 });
 /** A room for a test. */
 export const openRoomRequest = z.object({ testId: z.number().check(z.int(), z.positive()) });
+/** A test for students: when it can be started (milliseconds since 1970), and how it is taken. */
+const moment = z.nullable(z.int().check(z.minimum(0), z.maximum(8_640_000_000_000_000)));
+export const giveRequest = z.object({
+  testId: z.int().check(z.positive()),
+  students: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(10_000)),
+  options: assignmentOptions,
+  opensAt: moment,
+  closesAt: moment,
+});
 export const stopRequest = z.object({ device });
 export const checkRequest = z.object({
   device,
@@ -43,6 +53,7 @@ export const myViewRequest = z.object({ view: z.nullable(chosenView) });
 /** The language the interface is to speak from now on. */
 export const languageRequest = z.object({ language: z.enum(LANGUAGES) });
 
+export type GiveRequest = z.infer<typeof giveRequest>;
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type RoomRequest = z.infer<typeof roomRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;

@@ -51,7 +51,13 @@ export interface AssignedTest extends TestFacts {
   readonly past: readonly PastAttempt[];
   /** It is handed in, and may be taken once more. */
   readonly again: boolean;
+  /** From when to when it can be started, in milliseconds since 1970; null = no such bound. */
+  readonly opensAt: number | null;
+  readonly closesAt: number | null;
+  readonly window: Window;
 }
+/** Whether a test can be started at a moment: yes, not yet, or not any more. Who has begun may finish. */
+export type Window = 'open' | 'later' | 'over';
 interface Row {
   assignment_id: number;
   test_id: number;
@@ -62,6 +68,9 @@ interface Row {
   handed_in_at: number | null;
   options: string;
   let_in_at: number | null;
+  opens_at: number | null;
+  closes_at: number | null;
+  released_at: number | null;
 }
 
 /** Gives a test to a student; where it is given already, nothing changes. @throws ZodError for options there are not */
@@ -73,12 +82,27 @@ export function assign(db: Db, testId: number, userId: number, options: GivenOpt
   ).run(testId, userId, Date.now(), JSON.stringify(options));
 }
 
-/** What an assignment settles about how its test is taken. */
+/** What an assignment settles about how its test is taken; while its results are held back, it tells nothing but thanks. */
 export function optionsOf(db: Db, assignmentId: number): AssignmentOptions {
-  const row = prepared<[number], { options: string }>(db, 'SELECT options FROM assignments WHERE id = ?').get(
-    assignmentId,
-  );
-  return readOptions(JSON.parse(row?.options ?? '{}'));
+  const row = prepared<[number], Pick<Row, 'options' | 'released_at'>>(
+    db,
+    'SELECT options, released_at FROM assignments WHERE id = ?',
+  ).get(assignmentId);
+  return toldNow(readOptions(JSON.parse(row?.options ?? '{}')), row?.released_at ?? null);
+}
+
+const toldNow = (options: AssignmentOptions, releasedAt: number | null): AssignmentOptions =>
+  options.held && releasedAt === null ? { ...options, tells: 'thanks' } : options;
+
+/** Whether it can be started at a moment. @throws never */
+export const windowAt = (
+  { opens_at: opens, closes_at: closes }: { opens_at: number | null; closes_at: number | null },
+  now: number,
+): Window => (opens !== null && now < opens ? 'later' : closes !== null && now >= closes ? 'over' : 'open');
+
+/** Refuses to start what cannot be started now. @throws Refusal `opens-later`, `window-over` */
+export function requireWindow(window: Window): void {
+  if (window !== 'open') throw new Refusal(window === 'later' ? 'opens-later' : 'window-over', 409);
 }
 
 /** The newest attempt at an assignment `a`, in SQL. */
@@ -87,7 +111,7 @@ export const NEWEST =
 
 const SELECT = `
   SELECT a.id AS assignment_id, a.test_id, p.test_id AS pinned_test_id, p.id AS attempt_id, p.phase, p.begun_at, p.handed_in_at,
-    a.options, a.let_in_at
+    a.options, a.let_in_at, a.opens_at, a.closes_at, a.released_at
   FROM assignments a LEFT JOIN attempts p ON p.id = ${NEWEST} JOIN tests t ON t.id = coalesce(p.test_id, a.test_id)`;
 
 function partsOf({ parts }: Test, form: Form): AssignedPart[] {
@@ -137,11 +161,11 @@ export const waitsFor = (
   { attempt_id: begun, let_in_at: letIn }: { attempt_id: string | null; let_in_at: number | null },
 ): boolean => goAhead && begun === null && letIn === null;
 
-function toAssigned(db: Db, row: Row): AssignedTest {
+function toAssigned(db: Db, row: Row, now: number): AssignedTest {
   // Being fetched before its clock starts, it is not begun.
   const begun = row.phase !== null && row.phase !== 'not-started';
   const state = !begun ? 'not-started' : row.phase === 'handed-in' ? 'handed-in' : 'stopped';
-  const given = readOptions(JSON.parse(row.options));
+  const given = toldNow(readOptions(JSON.parse(row.options)), row.released_at);
   const past = pastOf(db, row.assignment_id, given.tells !== 'thanks');
   const again = state === 'handed-in' && past.length < given.times;
   // Taken once more it is the version that is given now.
@@ -160,27 +184,35 @@ function toAssigned(db: Db, row: Row): AssignedTest {
     attemptId: row.attempt_id,
     begunAt: begun ? row.begun_at : null,
     handedInAt: row.handed_in_at,
+    opensAt: row.opens_at,
+    closesAt: row.closes_at,
+    window: windowAt(row, now),
   };
 }
 
 /** Everything assigned to a student, what is open first. @param only one of them, where a room's code was for it */
-export function assignedTests(db: Db, userId: number, only: number | null = null): AssignedTest[] {
+export function assignedTests(
+  db: Db,
+  userId: number,
+  only: number | null = null,
+  now = Date.now(),
+): AssignedTest[] {
   return prepared<[number], Row>(
     db,
     `${SELECT} WHERE a.user_id = ? ORDER BY p.handed_in_at IS NOT NULL, a.id`,
   )
     .all(userId)
     .filter(({ assignment_id: id }) => only === null || only === id)
-    .map((row) => toAssigned(db, row));
+    .map((row) => toAssigned(db, row, now));
 }
 
 /** One assignment of a student. @throws Refusal `not-found`, also for somebody else's, or another than a room's code was for */
-export function assignedTest(db: Db, user: User, assignmentId: number): AssignedTest {
+export function assignedTest(db: Db, user: User, assignmentId: number, now = Date.now()): AssignedTest {
   const row = prepared<[number, number], Row>(db, `${SELECT} WHERE a.id = ? AND a.user_id = ?`).get(
     assignmentId,
     user.id,
   );
   if (!row || (user.room && user.room.assignmentId !== assignmentId)) throw new Refusal('not-found', 404);
-  const assigned = toAssigned(db, row);
+  const assigned = toAssigned(db, row, now);
   return user.room?.letIn === false ? { ...assigned, waits: true } : assigned;
 }

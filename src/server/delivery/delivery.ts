@@ -18,7 +18,7 @@ import { commitTogether } from '../db/groupCommit';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { assignedTest } from './assignments';
+import { assignedTest, requireWindow } from './assignments';
 import { attemptOf, lockedIn, say, timingOf, type AttemptRow } from './attempts';
 import { forgetAssets } from './content';
 import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
@@ -43,15 +43,16 @@ export const SILENCE_COUNTS_MS = 120_000;
  * Begins an attempt and its clock (where its test is fetched first, the clock waits for that); a second call for the same assignment
  * returns the attempt there is, unless that is handed in and may be made once more. What it is of (the
  * version of the test, what it drew, its limit) is settled here and never changes.
- * @throws Refusal `not-found`; `no-go-ahead` where whoever supervises has still to let the student in
+ * @throws Refusal `not-found`; `no-go-ahead` where whoever supervises has still to let the student in; `opens-later`, `window-over`
  */
 export function beginAttempt(db: Db, user: User, assignmentId: number, now: number): { attemptId: string } {
   return db
     .transaction(() => {
-      const assigned = assignedTest(db, user, assignmentId);
+      const assigned = assignedTest(db, user, assignmentId, now);
       if (user.room?.letIn === false) throw new Refusal('no-go-ahead', 409);
       if (assigned.attemptId !== null && !assigned.again) return { attemptId: assigned.attemptId };
       if (assigned.waits) throw new Refusal('no-go-ahead', 409);
+      requireWindow(assigned.window);
       const id = randomUUID();
       const key = assigned.given.fetchFirst ? newSealKey() : null;
       prepared(

@@ -10,7 +10,7 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { loadAsset } from '../library/library';
 import { Refusal } from '../refusal';
-import { optionsOf } from './assignments';
+import { assignedTest, optionsOf, requireWindow } from './assignments';
 import { attemptOf, type AttemptRow } from './attempts';
 import { beginNow, resumeAttempt } from './delivery';
 import { contentOf, sessionsIn } from './sittings';
@@ -58,7 +58,7 @@ export function sealedTest(db: Db, user: User, attemptId: string): Buffer {
 
 /**
  * Starts the clock of an attempt whose test was fetched before: tells the key, and opens it in this page.
- * @throws Refusal `not-found`; `begun`, `handed-in` once its clock has started
+ * @throws Refusal `not-found`; `begun`, `handed-in` once its clock has started; `opens-later`, `window-over`
  */
 export function startSealed(
   db: Db,
@@ -70,6 +70,7 @@ export function startSealed(
   return db
     .transaction((): Started => {
       const { attempt, key } = sealedRow(db, user, attemptId);
+      requireWindow(assignedTest(db, user, attempt.assignment_id, now).window);
       prepared(db, 'UPDATE attempts SET begun_at = ? WHERE id = ?').run(now, attemptId);
       beginNow(db, user, attempt, now);
       return { key, ...resumeAttempt(db, user, attemptId, session, now) };

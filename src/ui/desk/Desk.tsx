@@ -4,11 +4,12 @@ import { Table, type TableColumnsType } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
+import type { Act } from '@/core/access/access';
 import type { Points } from '@/core/sitting/points';
 import entry from '../entry/entry.module.css';
-import { Page } from '../entry/Page';
 import { useFocusKept } from '../kit/useFocusKept';
 import { usePointsWords } from '../entry/usePointsWords';
+import { DeskPage } from './DeskPage';
 import type { Late } from './LateDialog';
 import { Rooms, type RoomsProps } from './Rooms';
 import { SigningIn, type SigningInProps } from './SigningIn';
@@ -39,20 +40,22 @@ const SILENT_MS = 60_000;
 /** The adults' first page: who has done what, and who needs somebody. */
 export function Desk({
   name,
+  acts,
   rows,
   rooms,
   signingIn,
 }: {
   readonly name: string;
+  readonly acts: readonly Act[];
   readonly rows: readonly DeskRow[];
   readonly rooms: RoomsProps;
   readonly signingIn: SigningInProps;
 }) {
   return (
-    <Page name={name}>
+    <DeskPage name={name} acts={acts} place="now">
       <DeskTable rows={rows} rooms={rooms} />
       <SigningIn {...signingIn} />
-    </Page>
+    </DeskPage>
   );
 }
 

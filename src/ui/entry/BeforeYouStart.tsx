@@ -13,7 +13,7 @@ import { useHydrated } from '../kit/useHydrated';
 import { ContentTitle, ContentView } from '../content/ContentView';
 import { Documents, type FrameProps } from '../player/documents/Documents';
 import styles from './entry.module.css';
-import type { TestRow } from './MyTests';
+import { Startable, type TestRow } from './MyTests';
 import { Page } from './Page';
 import { Fact, SetForYou } from './SetForYou';
 import { useAsk } from './useAsk';
@@ -100,18 +100,23 @@ function HowGiven({
 /** Asked again after so long by whoever waits to be let in, in milliseconds. */
 const ASK_AGAIN_MS = 3_000;
 
-/** Whether whoever supervises has still to let the student in; it arrives by itself. */
-function useWaiting({ assignmentId, waits: first }: TestRow): boolean {
+type Door = Pick<TestRow, 'waits' | 'window'>;
+const isShut = ({ waits, window }: Door): boolean => waits || window !== 'open';
+
+/** Whether whoever supervises has still to let the student in, and whether it is the time for it; both arrive by themselves. */
+function useDoor({ assignmentId, ...first }: TestRow, begun: boolean): Door {
   const router = useRouter();
-  const [waits, setWaits] = useState(first);
+  const [door, setDoor] = useState<Door>(begun ? { waits: first.waits, window: 'open' } : first);
+  const shut = isShut(door);
   useEffect(() => {
-    if (!waits) return undefined;
+    if (!shut) return undefined;
     const ask = () =>
       fetch(`/api/assignments/${assignmentId}/standing`)
         .then(async (response) => {
-          const answer = (await response.json()) as { waits?: boolean };
-          if (!response.ok || answer.waits !== false) return;
-          setWaits(false);
+          const answer = (await response.json()) as Door;
+          if (!response.ok) return;
+          setDoor(answer);
+          if (isShut(answer)) return;
           // What is set for the student is shown to nobody before.
           router.refresh();
         })
@@ -119,8 +124,8 @@ function useWaiting({ assignmentId, waits: first }: TestRow): boolean {
         .catch(() => undefined);
     const timer = setInterval(() => void ask(), ASK_AGAIN_MS);
     return () => clearInterval(timer);
-  }, [assignmentId, router, waits]);
-  return waits;
+  }, [assignmentId, router, shut]);
+  return door;
 }
 
 /** Where the server shows a file of the directions. */
@@ -147,7 +152,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
   const guest = useIsGuest();
   const shown = useShownName(name);
   const begun = assigned.state !== 'not-started' && !assigned.again;
-  const waits = useWaiting(assigned);
+  const door = useDoor(assigned, begun);
   const assetUrl = (path: string) => directionsAsset(assigned.assignmentId, path);
   const [waited] = useState(assigned.waits);
   const start = async () => {
@@ -203,16 +208,19 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       {problem}
       <div className={styles.startRow}>
         <div role="status">
+          <Startable {...assigned} window={door.window} />
           <p>
-            {waits
+            {door.waits
               ? t('waits')
-              : waited
-                ? t('letIn')
-                : begun
-                  ? null
-                  : untimed || fetches
-                    ? t('noClock')
-                    : t('clock')}
+              : isShut(door)
+                ? null
+                : waited
+                  ? t('letIn')
+                  : begun
+                    ? null
+                    : untimed || fetches
+                      ? t('noClock')
+                      : t('clock')}
           </p>
         </div>
         <Button
@@ -220,7 +228,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
           size="large"
           className={styles.start}
           onClick={() => void start()}
-          disabled={working || !hydrated || waits}
+          disabled={working || !hydrated || isShut(door)}
         >
           {working ? t('working') : startWords}
         </Button>

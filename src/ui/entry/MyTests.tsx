@@ -40,6 +40,10 @@ export interface TestRow {
   }[];
   /** It is handed in, and may be taken once more. */
   readonly again: boolean;
+  /** From when to when it can be started, in milliseconds since 1970; null = no such bound. */
+  readonly opensAt: number | null;
+  readonly closesAt: number | null;
+  readonly window: 'open' | 'later' | 'over';
 }
 
 /** What is assigned: not started, stopped part-way, handed in. Opening one starts nothing yet. */
@@ -101,6 +105,7 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
                   ? t('handedInAt', { date: date(test.handedInAt) })
                   : test.begunAt !== null && t('begunAt', { date: date(test.begunAt) })}
               </p>
+              <Startable {...test} />
               <Past test={test} date={date} />
             </div>
             {test.again && (
@@ -150,4 +155,15 @@ function Past({ test: { needed, past }, date }: { test: TestRow; date: (at: numb
       )}
     </>
   );
+}
+
+/** When it can be started, where that is bounded and matters still. */
+export function Startable({ opensAt, closesAt, window, state, again }: TestRow) {
+  const t = useTranslations('tests');
+  const format = useFormatter();
+  const date = (at: number) => format.dateTime(new Date(at), { dateStyle: 'long', timeStyle: 'short' });
+  if (state !== 'not-started' && !again) return null;
+  if (window === 'over' && closesAt !== null) return <p>{t('over', { date: date(closesAt) })}</p>;
+  if (window === 'later' && opensAt !== null) return <p>{t('opens', { date: date(opensAt) })}</p>;
+  return closesAt === null ? null : <p>{t('closes', { date: date(closesAt) })}</p>;
 }

@@ -1,4 +1,5 @@
 import { titled } from '@/app/language';
+import { actsOf } from '@/core/access/access';
 import { delayedNow } from '@/server/accounts/signIn';
 import { studentsReached } from '@/server/accounts/access';
 import { database } from '@/server/db/open';
@@ -15,6 +16,7 @@ export default async function Page() {
   return (
     <Desk
       name={user.displayName}
+      acts={actsOf(user.role)}
       rows={classOverview(db, user)}
       rooms={{ rooms: openRooms(db, user), tests: roomTests(db, user) }}
       signingIn={{ delayed: delayedNow(db, user), students: studentsReached(db, user, 'supervise') }}

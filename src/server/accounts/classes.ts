@@ -1,0 +1,50 @@
+import type { Act } from '@/core/access/access';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { reachFor } from './access';
+import type { User } from './users';
+
+/** A class, with the students in it. */
+export interface SchoolClass {
+  readonly id: number;
+  readonly title: string;
+  readonly students: readonly number[];
+}
+
+/** Adds a class. @returns its number here */
+export function addClass(db: Db, title: string): number {
+  const row = prepared<[string], { id: number }>(
+    db,
+    'INSERT INTO classes (title) VALUES (?) RETURNING id',
+  ).get(title);
+  if (!row) throw new Error('the database returned no id for a class');
+  return row.id;
+}
+
+/** Puts somebody into a class, to teach or to learn there as their role is. Again is harmless. */
+export function putIntoClass(db: Db, classId: number, userId: number): void {
+  prepared(db, 'INSERT INTO class_members (class_id, user_id) VALUES (?, ?) ON CONFLICT DO NOTHING').run(
+    classId,
+    userId,
+  );
+}
+
+/** The classes somebody reaches, by title. @throws Refusal `not-yours` */
+export function classesReached(db: Db, by: User, act: Act): SchoolClass[] {
+  const rows = prepared<[string, number], { id: number; title: string; student: number | null }>(
+    db,
+    `SELECT c.id, c.title, u.id AS student FROM classes c
+     LEFT JOIN class_members m ON m.class_id = c.id
+     LEFT JOIN users u ON u.id = m.user_id AND u.role = 'student' AND u.ended_at IS NULL
+     WHERE c.ended_at IS NULL
+       AND (? = 'school' OR EXISTS (SELECT 1 FROM class_members own WHERE own.class_id = c.id AND own.user_id = ?))
+     ORDER BY c.title, c.id, u.display_name`,
+  ).all(...reachFor(by, act));
+  const classes = new Map<number, { id: number; title: string; students: number[] }>();
+  for (const { id, title, student } of rows) {
+    const one = classes.get(id) ?? { id, title, students: [] };
+    if (student !== null) one.students.push(student);
+    classes.set(id, one);
+  }
+  return [...classes.values()];
+}

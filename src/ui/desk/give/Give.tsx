@@ -1,0 +1,135 @@
+'use client';
+
+import { Button, Select } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { Act } from '@/core/access/access';
+import { USUAL, type AssignmentOptions } from '@/core/item/options';
+import entry from '../../entry/entry.module.css';
+import { useAsk } from '../../entry/useAsk';
+import { useHydrated } from '../../kit/useHydrated';
+import { DeskPage } from '../DeskPage';
+import desk from '../desk.module.css';
+import { GivenTable, type GivenRow } from './GivenTable';
+import { HowTaken } from './HowTaken';
+import { useDateWords } from '../useDateWords';
+import { NO_TIMES, Times, type TimesGiven } from './Times';
+import { everyone, ToWhom, type ToWhomProps } from './ToWhom';
+import styles from './give.module.css';
+
+interface Props extends Pick<ToWhomProps, 'classes' | 'students'> {
+  readonly name: string;
+  readonly acts: readonly Act[];
+  readonly tests: readonly {
+    readonly testId: number;
+    readonly title: string;
+    readonly importedAt: number;
+  }[];
+  readonly given: readonly GivenRow[];
+}
+
+/** Who takes which test, when, and how: given here, changed here, taken back here. */
+export function Give({ name, acts, given, ...form }: Props) {
+  const [changed, setChanged] = useState<GivenRow | null>(null);
+  return (
+    <DeskPage name={name} acts={acts} place="give">
+      {/* What is to be changed is put into the form anew. */}
+      <GiveForm key={changed?.assignmentId ?? 0} {...form} changed={changed} />
+      <GivenTable given={given} onChange={setChanged} />
+    </DeskPage>
+  );
+}
+
+function GiveForm({
+  tests,
+  classes,
+  students,
+  changed,
+}: Omit<Props, 'name' | 'acts' | 'given'> & { readonly changed: GivenRow | null }) {
+  const t = useTranslations('give');
+  const router = useRouter();
+  const hydrated = useHydrated();
+  const { dateTime } = useDateWords();
+  const { working, problem, ask } = useAsk();
+  const [testId, setTestId] = useState<number | null>(changed?.testId ?? null);
+  const [whom, setWhom] = useState<readonly string[]>(changed ? [`student ${changed.studentId}`] : []);
+  const [times, setTimes] = useState<TimesGiven>(changed ?? NO_TIMES);
+  const [options, setOptions] = useState<AssignmentOptions>(changed?.options ?? USUAL);
+  const [done, setDone] = useState<string | null>(null);
+  const [missing, setMissing] = useState(false);
+  const rootRef = useRef<HTMLElement>(null);
+  const testRef = useRef<React.ComponentRef<typeof Select>>(null);
+  const to = everyone(whom, classes);
+  const inOrder = times.opensAt === null || times.closesAt === null || times.closesAt > times.opensAt;
+  // The version a student has begun stays in the list while it is being changed.
+  const listed =
+    changed && !tests.some((one) => one.testId === changed.testId)
+      ? [...tests, { testId: changed.testId, title: changed.test, importedAt: 0 }]
+      : tests;
+  const give = async () => {
+    setDone(null);
+    const ready = testId !== null && to.length > 0 && inOrder;
+    setMissing(!ready);
+    if (!ready || working) return;
+    const counts = await ask<{ added: number; changed: number; begun: number }>(
+      '/api/assignments/give',
+      { testId, students: to, options, ...times },
+      true,
+    );
+    if (!counts) return;
+    setDone(t('done', counts));
+    router.refresh();
+  };
+  return (
+    <section ref={rootRef} aria-labelledby="give" className={styles.form}>
+      <h1 id="give">{t('title')}</h1>
+      <p className={entry.soft}>{t('text')}</p>
+      <div className={styles.columns}>
+        <div className={styles.column}>
+          <label className={desk.choose}>
+            {t('test')}
+            <Select
+              ref={testRef}
+              size="large"
+              autoFocus={changed !== null}
+              value={testId}
+              placeholder={t('chooseTest')}
+              options={listed.map((one) => ({
+                value: one.testId,
+                label: one.title,
+                title: one.importedAt > 0 ? t('version', { date: dateTime(one.importedAt) }) : undefined,
+              }))}
+              onChange={setTestId}
+              showSearch={{ optionFilterProp: 'label' }}
+              status={missing && testId === null ? 'error' : undefined}
+            />
+          </label>
+          {missing && testId === null && <p className={styles.missing}>{t('testMissing')}</p>}
+          <ToWhom
+            classes={classes}
+            students={students}
+            whom={whom}
+            onChange={setWhom}
+            missing={missing && to.length === 0}
+          />
+          <Times times={times} onChange={setTimes} inOrder={inOrder} />
+        </div>
+        <HowTaken options={options} onChange={setOptions} />
+      </div>
+      {problem}
+      <div className={styles.giveRow}>
+        <Button
+          type="primary"
+          size="large"
+          disabled={!hydrated}
+          aria-disabled={working || undefined}
+          onClick={() => void give()}
+        >
+          {t('give', { count: to.length })}
+        </Button>
+        <p role="status">{done}</p>
+      </div>
+    </section>
+  );
+}

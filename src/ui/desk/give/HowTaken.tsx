@@ -1,0 +1,142 @@
+'use client';
+
+import { Checkbox, InputNumber, Radio } from 'antd';
+import { useId, type ReactNode } from 'react';
+import { useTranslations } from 'use-intl';
+import type { AssignmentOptions } from '@/core/item/options';
+import styles from './give.module.css';
+
+type Switch = 'goAhead' | 'ownsScreen' | 'fetchFirst' | 'held';
+
+/** How a test is taken, and what is told afterwards. */
+export function HowTaken({
+  options,
+  onChange,
+}: {
+  readonly options: AssignmentOptions;
+  readonly onChange: (options: AssignmentOptions) => void;
+}) {
+  const t = useTranslations('give.how');
+  const set = (change: Partial<AssignmentOptions>) => onChange({ ...options, ...change });
+  const tick = (name: Switch) => (
+    <Ticked checked={options[name]} onChange={(on) => set({ [name]: on })} note={t(`${name}Note`)}>
+      {t(name)}
+    </Ticked>
+  );
+  return (
+    <div className={styles.column}>
+      <fieldset className={styles.group}>
+        <legend>{t('taken')}</legend>
+        <Radio.Group
+          vertical
+          value={options.onePage}
+          onChange={({ target }) => set({ onePage: target.value as boolean })}
+          options={[
+            { value: false, label: t('oneAtATime') },
+            { value: true, label: t('onePage') },
+          ]}
+        />
+        {tick('goAhead')}
+        {tick('ownsScreen')}
+        {tick('fetchFirst')}
+        <NumberField
+          label={t('times')}
+          value={options.times}
+          most={100}
+          onChange={(times) => times !== null && set({ times })}
+        />
+        <NumberField
+          label={t('lockAfter')}
+          note={t('lockAfterNote')}
+          value={options.lockAfter}
+          most={10_000}
+          onChange={(lockAfter) => set({ lockAfter })}
+        />
+      </fieldset>
+      <fieldset className={styles.group}>
+        <legend>{t('afterwards')}</legend>
+        <Radio.Group
+          vertical
+          value={options.tells}
+          onChange={({ target }) => set({ tells: target.value as AssignmentOptions['tells'] })}
+          options={(['thanks', 'score', 'answers'] as const).map((value) => ({
+            value,
+            label: t(`tells.${value}`),
+          }))}
+        />
+        {tick('held')}
+        <NumberField
+          label={t('needed')}
+          note={t('neededNote')}
+          value={options.needed}
+          most={1_000_000}
+          step={0.5}
+          onChange={(needed) => set({ needed })}
+        />
+      </fieldset>
+    </div>
+  );
+}
+
+function Ticked({
+  checked,
+  onChange,
+  note,
+  children,
+}: {
+  readonly checked: boolean;
+  readonly onChange: (on: boolean) => void;
+  readonly note: string;
+  readonly children: ReactNode;
+}) {
+  const id = useId();
+  return (
+    <div>
+      <Checkbox checked={checked} aria-describedby={id} onChange={({ target }) => onChange(target.checked)}>
+        {children}
+      </Checkbox>
+      <p id={id} className={styles.note}>
+        {note}
+      </p>
+    </div>
+  );
+}
+
+function NumberField({
+  label,
+  note,
+  value,
+  most,
+  step = 1,
+  onChange,
+}: {
+  readonly label: string;
+  readonly note?: string;
+  readonly value: number | null;
+  readonly most: number;
+  readonly step?: number;
+  readonly onChange: (value: number | null) => void;
+}) {
+  const id = useId();
+  return (
+    <div className={styles.number}>
+      <label htmlFor={id}>{label}</label>
+      <InputNumber
+        id={id}
+        size="large"
+        min={step}
+        max={most}
+        step={step}
+        precision={step === 1 ? 0 : undefined}
+        value={value}
+        aria-describedby={note === undefined ? undefined : `${id}-note`}
+        onChange={onChange}
+      />
+      {note !== undefined && (
+        <p id={`${id}-note`} className={styles.note}>
+          {note}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import { Input } from 'antd';
+import { useTranslations } from 'use-intl';
+import desk from '../desk.module.css';
+import styles from './give.module.css';
+
+export interface TimesGiven {
+  readonly opensAt: number | null;
+  readonly closesAt: number | null;
+}
+export const NO_TIMES: TimesGiven = { opensAt: null, closesAt: null };
+
+/** A moment as a field for date and time writes it (HTML, "local date and time string"), in this computer's time zone. */
+export function localWriting(at: number | null): string {
+  if (at === null) return '';
+  const local = new Date(at - new Date(at).getTimezoneOffset() * 60_000);
+  return local.toISOString().slice(0, 16);
+}
+/** The moment such a field names; null where it is empty or none. */
+export function localMoment(written: string): number | null {
+  const at = new Date(written).getTime();
+  return written === '' || Number.isNaN(at) ? null : at;
+}
+
+/** From when to when it can be started. */
+export function Times({
+  times,
+  onChange,
+  inOrder,
+}: {
+  readonly times: TimesGiven;
+  readonly onChange: (times: TimesGiven) => void;
+  readonly inOrder: boolean;
+}) {
+  const t = useTranslations('give');
+  const field = (name: 'opensAt' | 'closesAt') => (
+    <label className={desk.choose}>
+      {t(name)}
+      <Input
+        size="large"
+        type="datetime-local"
+        defaultValue={localWriting(times[name])}
+        onChange={({ target }) => onChange({ ...times, [name]: localMoment(target.value) })}
+      />
+    </label>
+  );
+  return (
+    <fieldset className={styles.times}>
+      <legend>{t('when')}</legend>
+      <div className={styles.two}>
+        {field('opensAt')}
+        {field('closesAt')}
+      </div>
+      {!inOrder && (
+        <p className={styles.missing} role="alert">
+          {t('notInOrder')}
+        </p>
+      )}
+      <p className={styles.note}>
+        {t('zone', { zone: Intl.DateTimeFormat().resolvedOptions().timeZone })} {t('mayFinish')}
+      </p>
+    </fieldset>
+  );
+}
