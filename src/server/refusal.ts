@@ -28,6 +28,8 @@ export class Refusal extends Error {
       | 'closed'
       | 'opens-later'
       | 'window-over'
+      | 'marked'
+      | 'released'
       | 'other-site',
     readonly status: number,
     readonly details: Readonly<Record<string, string | number>> = {},

@@ -123,6 +123,24 @@ export function deliverItem(
   };
 }
 
+/** What an item tells whoever marks its answers (QTI 3.0, rubric blocks with the view `scorer`), in this attempt's values. */
+export function deliverScorerRubrics(
+  item: Item,
+  ref: string,
+  attemptSeed: string,
+  session: ItemSession | null,
+): Content[] {
+  const seed = itemSeed(attemptSeed, ref);
+  const view: ContentView = {
+    random: seededRandom(seed),
+    variables: variablesAfter(item, seed, session),
+    feedback: true,
+  };
+  return item.rubrics
+    .filter(({ views }) => views.includes('scorer'))
+    .map(({ content }) => deliverContent(content, view));
+}
+
 interface Delivery {
   readonly number?: number;
   readonly tries?: number | null;

@@ -1,3 +1,4 @@
+import { withPoints, type PersonPoints } from '../marking/marking';
 import { progressOfItem } from '../item/progress';
 import { responseProblem } from '../item/responseProblem';
 import type { QuestionOutcome } from '../processing/scoreTest';
@@ -49,6 +50,19 @@ export class Sitting {
   get at(): string | null {
     const { phase, looking, at } = this.current;
     return phase === 'running' ? (looking ?? at) : null;
+  }
+
+  /** Another with what persons gave for its questions: scored by that, and by the test's own outcome processing again. */
+  marked(points: ReadonlyMap<string, PersonPoints>): Sitting {
+    const run = new Run(this.plan, copyOf(this.current));
+    for (const [ref, given] of points) {
+      const place = this.plan.placeOf(ref);
+      const { score } = run.question(ref);
+      if (place && score)
+        run.change(ref, { score: { ...score, outcomes: withPoints(place.item, score.outcomes, given) } });
+    }
+    run.processOutcomes();
+    return new Sitting(this.plan, run.state);
   }
 
   /** What the attempt is worth as it stands (`points.ts`). */

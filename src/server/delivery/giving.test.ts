@@ -104,8 +104,7 @@ test('all or none: what is not reached, does not exist, or makes no sense is ref
     [petra, { testId: 999 }, 'not-found'],
     [petra, { opensAt: 5000, closesAt: 5000 }, 'bad-input'],
   ];
-  for (const [by, change, code] of refused)
-    expect(() => give(db, by, giving(change), 2000)).toThrow(code);
+  for (const [by, change, code] of refused) expect(() => give(db, by, giving(change), 2000)).toThrow(code);
   expect(() => give(db, petra, giving({ options: { faster: true } as never }), 2000)).toThrow('faster');
   expect(mine()).toEqual([]);
   expect(() => takeBack(db, petra, 999)).toThrow('not-found');

@@ -1,4 +1,5 @@
 import { toJson, type Value } from '@/core/content/value';
+import type { PersonPoints } from '@/core/marking/marking';
 import { progressOfItem } from '@/core/item/progress';
 import { scoredBy } from '@/core/processing/score';
 import type { ProgressState } from '@/core/interactions/types';
@@ -13,8 +14,21 @@ const inJson = (outcomes: Readonly<Record<string, Value>>): string =>
 export const isMarked = (by: ReturnType<typeof scoredBy>, progress: ProgressState): boolean =>
   by === 'machine' || progress === 'empty';
 
+/** What persons gave for the questions of an attempt, where that is settled. */
+export const settledMarks = (db: Db, attemptId: string): Map<string, PersonPoints> =>
+  new Map(
+    prepared<[string], { item: string; points: string }>(
+      db,
+      'SELECT item, points FROM settled_marks WHERE attempt_id = ?',
+    )
+      .all(attemptId)
+      .map(({ item, points }) => [item, JSON.parse(points) as PersonPoints]),
+  );
+
 /** Keeps the scores of a sitting that is over: of every question it has, and of the test where it scores itself. */
-export function keepScores(db: Db, attemptId: string, sitting: Sitting): void {
+export function keepScores(db: Db, attemptId: string, asMachine: Sitting): void {
+  const given = settledMarks(db, attemptId);
+  const sitting = given.size > 0 ? asMachine.marked(given) : asMachine;
   const { plan, state } = sitting;
   const toMark = new Set<string>();
   for (const place of plan.places) {
@@ -23,12 +37,22 @@ export function keepScores(db: Db, attemptId: string, sitting: Sitting): void {
     const { item } = place;
     const progress = progressOfItem(item, Object.fromEntries(question.responses)).state;
     const by = scoredBy(item);
-    if (!isMarked(by, progress)) toMark.add(place.ref);
+    const marked = given.has(place.ref);
+    if (!marked && !isMarked(by, progress)) toMark.add(place.ref);
     prepared(
       db,
-      `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by) VALUES (?, ?, ?, ?, ?)
-       ON CONFLICT (attempt_id, item) DO UPDATE SET outcomes = excluded.outcomes, progress = excluded.progress, scored_by = excluded.scored_by`,
-    ).run(attemptId, place.ref, inJson(question.score.outcomes), progress, by);
+      `INSERT INTO item_results (attempt_id, item, outcomes, progress, scored_by, marked, used_ms) VALUES (?, ?, ?, ?, ?, ?, ?)
+       ON CONFLICT (attempt_id, item) DO UPDATE SET outcomes = excluded.outcomes, progress = excluded.progress,
+         scored_by = excluded.scored_by, marked = excluded.marked, used_ms = excluded.used_ms`,
+    ).run(
+      attemptId,
+      place.ref,
+      inJson(question.score.outcomes),
+      progress,
+      by,
+      Number(marked),
+      Math.round(state.usedQuestions.get(place.ref) ?? 0),
+    );
   }
   const scoresItself = plan.content.test.outcomeProcessing.length > 0;
   prepared(

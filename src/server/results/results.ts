@@ -8,6 +8,7 @@ import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { prepareItem } from '@/core/processing/prepare';
 import { correctOf, type ItemScore } from '@/core/processing/score';
 import { feedbackAtEnd, type ShownFeedback } from '@/core/sitting/feedback';
+import type { Sitting } from '@/core/sitting/sitting';
 import type { Plan } from '@/core/sitting/plan';
 import { readPoints, type Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
@@ -16,7 +17,7 @@ import { optionsOf } from '../delivery/assignments';
 import { attemptOf, type AttemptRow } from '../delivery/attempts';
 import { Refusal } from '../refusal';
 import { deliveredOf } from '../delivery/content';
-import { isMarked } from '../delivery/scores';
+import { isMarked, settledMarks } from '../delivery/scores';
 import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
 import type { User } from '../accounts/users';
 
@@ -63,25 +64,37 @@ function verdictOf(
   score: number | null,
   maximum: number | null,
   progress: ProgressState,
-  scoredBy: ItemScore['scoredBy'],
+  marked: boolean,
 ): Verdict {
   if (progress === 'empty') return 'not-answered';
-  if (!isMarked(scoredBy, progress)) return 'not-marked';
+  if (!marked) return 'not-marked';
   if (score === null || score <= 0) return 'wrong';
   return maximum !== null && score < maximum ? 'partly' : 'right';
 }
 
+interface ItemRow {
+  readonly item: string;
+  readonly outcomes: string;
+  readonly progress: ProgressState;
+  readonly scored_by: ItemScore['scoredBy'];
+  readonly marked: number;
+}
+
 const hasFeedback = ({ content }: Plan): boolean => content.test.feedback.length > 0;
+
+/** How an attempt stands, with what persons gave for it. */
+export const markedSitting = (db: Db, attempt: AttemptRow, at: number): Sitting =>
+  sittingOf(db, attempt, at).marked(settledMarks(db, attempt.id));
 
 /** What an attempt that is handed in is worth, question by question; null of any other. */
 export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   if (attempt.phase !== 'handed-in' || attempt.handed_in_at === null) return null;
   const plan = planOf(db, attempt);
   const { title } = plan.content.test;
-  const rows = prepared<
-    [string],
-    { item: string; outcomes: string; progress: ProgressState; scored_by: ItemScore['scoredBy'] }
-  >(db, 'SELECT item, outcomes, progress, scored_by FROM item_results WHERE attempt_id = ?').all(attempt.id);
+  const rows = prepared<[string], ItemRow>(
+    db,
+    'SELECT item, outcomes, progress, scored_by, marked FROM item_results WHERE attempt_id = ?',
+  ).all(attempt.id);
   const byItem = new Map(rows.map((row) => [row.item, row]));
   // What the rules left out has no result, and no number.
   const taken = plan.places.filter(({ ref }) => byItem.has(ref));
@@ -91,7 +104,18 @@ export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     const outcomes = JSON.parse(row.outcomes) as Record<string, JsonValue>;
     const [score, maximum] = [numberIn(outcomes, 'SCORE'), numberIn(outcomes, 'MAXSCORE')];
     return [
-      { ref, number: i + 1, verdict: verdictOf(score, maximum, row.progress, row.scored_by), score, maximum },
+      {
+        ref,
+        number: i + 1,
+        verdict: verdictOf(
+          score,
+          maximum,
+          row.progress,
+          row.marked === 1 || isMarked(row.scored_by, row.progress),
+        ),
+        score,
+        maximum,
+      },
     ];
   });
   const whole = prepared<[string], { points: string | null }>(
@@ -103,7 +127,7 @@ export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   const pointsNow = (): Points => {
     const later = questions.filter((one) => one.verdict === 'not-marked');
     const toMark = new Set(later.map(({ ref }) => ref));
-    return sittingOf(db, attempt, handedInAt).points(({ ref }) => !toMark.has(ref));
+    return markedSitting(db, attempt, handedInAt).points(({ ref }) => !toMark.has(ref));
   };
   return {
     title,
@@ -112,7 +136,7 @@ export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     points: whole?.points ? readPoints(whole.points) : pointsNow(),
     notMarked: questions.filter((one) => one.verdict === 'not-marked').length,
     parts: partsOf(plan, questions),
-    feedback: hasFeedback(plan) ? feedbackAtEnd(sittingOf(db, attempt, handedInAt)) : [],
+    feedback: hasFeedback(plan) ? feedbackAtEnd(markedSitting(db, attempt, handedInAt)) : [],
   };
 }
 
@@ -184,7 +208,7 @@ export function answersFor(
   const result = resultOf(db, attempt);
   if (!result || attempt.handed_in_at === null) return null;
   if (optionsOf(db, attempt.assignment_id).tells !== 'answers') throw new Refusal('not-found', 404);
-  const sitting = sittingOf(db, attempt, attempt.handed_in_at);
+  const sitting = markedSitting(db, attempt, attempt.handed_in_at);
   const { plan } = sitting;
   const sessions = sessionsIn(sitting);
   const questions = result.questions.flatMap((question): AnsweredQuestion[] => {
