@@ -32,29 +32,40 @@ test('every question passes axe in every scheme', async ({ page, app }) => {
   await expectAccessibleInEveryScheme(page, 'review');
 });
 
-for (const { id: scheme } of LOOKS) {
-  test(`getting in, handing in and the score pass axe in ${scheme}`, async ({ page, app }) => {
-    app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
-    await signIn(page, app, 'wren');
-    await page.goto(`${app.url}/tests`);
-    await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
-    // As it comes, before any script has run.
-    const sent = await (await page.request.get(`${app.url}/tests`)).text();
-    expect(sent).toMatch(new RegExp(`<html[^>]*data-scheme="${scheme}"`));
-    await expectAccessible(page, 'my tests');
-    await linkTo(page, BENCHMARK).click();
-    await expect(page.getByRole('heading', { name: 'Before you start' })).toBeVisible();
-    await expectAccessible(page, 'before you start');
-    await page.getByRole('button', { name: /Start the test/ }).click();
-    await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+test('getting in, handing in and the score pass axe in every scheme', async ({ page, app }) => {
+  test.setTimeout(180_000);
+  await signIn(page, app, 'wren');
+  /** The page in every scheme: parts of Ant Design compute their colors when they are drawn. */
+  const inEveryScheme = async (screen: string, shown: () => Promise<unknown>) => {
+    for (const { id: scheme } of LOOKS) {
+      app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
+      await page.reload();
+      await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
+      await shown();
+      await expectAccessible(page, `${screen} in ${scheme}`);
+    }
+  };
+  await page.goto(`${app.url}/tests`);
+  await inEveryScheme('my tests', () => expect(linkTo(page, BENCHMARK)).toBeVisible());
+  // As it comes, before any script has run.
+  const sent = await (await page.request.get(`${app.url}/tests`)).text();
+  expect(sent).toMatch(new RegExp(`<html[^>]*data-scheme="${LOOKS.at(-1)?.id ?? ''}"`));
+  await linkTo(page, BENCHMARK).click();
+  const before = page.getByRole('heading', { name: 'Before you start' });
+  await expect(before).toBeVisible();
+  await inEveryScheme('before you start', () => expect(before).toBeVisible());
+  await page.getByRole('button', { name: /Start the test/ }).click();
+  const question = page.getByRole('heading', { name: 'Question 1', exact: true });
+  await expect(question).toBeVisible();
+  await inEveryScheme('hand in', async () => {
     await askToHandIn(page);
     await expect(page.getByRole('dialog')).toBeVisible();
-    await expectAccessible(page, 'hand in');
-    await page.getByRole('button', { name: 'Hand in now' }).click();
-    await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
-    await expectAccessible(page, 'score');
   });
-}
+  await page.getByRole('button', { name: 'Hand in now' }).click();
+  const score = page.getByRole('heading', { name: 'Your score' });
+  await expect(score).toBeVisible();
+  await inEveryScheme('score', () => expect(score).toBeVisible());
+});
 
 test('tools and help pass axe in every scheme', async ({ page, app }) => {
   await startTest(page, app);
@@ -73,6 +84,6 @@ test('the narrow screen at 200 per cent, and the desk, pass axe', async ({ page,
   await expectAccessible(page, 'narrow question screen');
   await page.context().clearCookies();
   await signInByHand(page, app, 'petra');
-  await expect(page.getByRole('heading', { name: 'Desk' })).toBeVisible();
-  await expectAccessible(page, 'desk');
+  await expect(page.getByRole('heading', { name: 'Supervise' })).toBeVisible();
+  await expectAccessible(page, 'supervise');
 });

@@ -68,7 +68,8 @@ test('one switch: a test is taken, written in and handed in with the space bar a
   await begin(page);
   const question = /^Question \d/;
   const heading = page.getByRole('heading', { name: /^Question \d+$/ });
-  for (let number = 1; number <= 7; number += 1) {
+  let chose = false;
+  for (let number = 1; !chose; number += 1) {
     await expect(heading).toHaveText(`Question ${number}`);
     const box = page.locator('[data-sheet=question]').getByRole('textbox').first();
     if (number === 1 && (await box.count()) > 0) {
@@ -95,8 +96,10 @@ test('one switch: a test is taken, written in and handed in with the space bar a
         ),
       );
       await expect(choice).toBeChecked();
+      chose = true;
     }
-    await choose(page, question, number === 7 ? /^Look over$/ : /^Next$/);
+    if (chose) await choose(page, /^Question trail/, /^Question 7:/);
+    await choose(page, question, chose ? /^Look over$/ : /^Next$/);
     const reminder = page.getByRole('button', { name: 'Go on anyway' });
     if (await reminder.isVisible()) await choose(page, /./, /^Go on anyway$/);
   }

@@ -178,8 +178,7 @@ test('with the network down the voice reads and the faces are there: both were f
 }) => {
   await listen(page);
   await startTest(page, app, 'mikkel');
-  await ready(page);
-  await page.waitForLoadState('networkidle');
+  await page.locator('[data-fetched=everything]').waitFor({ timeout: 40_000 });
   await page.context().setOffline(true);
   await page.keyboard.press('Alt+t');
   await page.getByRole('radio', { name: /OpenDyslexic/ }).check();

@@ -312,9 +312,6 @@ for (const [size, look] of [
     await look(page);
     const edge = '[data-sheet=question] [data-true-width] > path';
     await page.locator(edge).scrollIntoViewIfNeeded();
-    await lay(page, 'ruler', (await pointsOf(page, edge))[0]);
-    // What is moved by hand comes into view: the edge may have scrolled with it.
-    await lay(page, 'ruler', (await pointsOf(page, edge))[0]);
     const tip = (2 + 11 / 16) * 96;
     // How far the zero is from the one end, the mark from the other, and both lengths from one another: pixels at 100 %.
     const off = async () => {
@@ -328,7 +325,11 @@ for (const [size, look] of [
         (one) => one / scale,
       );
     };
-    await expect.poll(async () => (await off())[0]).toBeLessThan(1);
+    // What is moved by hand comes into view: the edge may have scrolled with it, and is laid on where it is then.
+    await expect(async () => {
+      await lay(page, 'ruler', (await pointsOf(page, edge))[0]);
+      expect((await off())[0]).toBeLessThan(1);
+    }).toPass();
     await expect.poll(async () => (await off())[1]).toBeLessThan(2);
     await expect.poll(async () => (await off())[2]).toBeLessThan(0.5);
   });

@@ -29,6 +29,7 @@ import { Trail } from './trail/Trail';
 import { useArrival } from './useArrival';
 import { useFlag } from './useFlag';
 import { useKeys } from './useKeys';
+import type { Fetched } from './usePreload';
 import { useLeaving } from './useLeaving';
 import { useReadBack } from './useReadBack';
 import { useTitle } from './useTitle';
@@ -36,7 +37,8 @@ import { useTurning } from './useTurning';
 import { ToolWindows } from './windows/ToolWindows';
 
 /** The question screen: header, trail, sheets and tools, or the review in the place of the sheets. */
-export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; ready: boolean }) {
+export function PlayerScreen({ onHandedIn, fetched }: { onHandedIn: () => void; fetched: Fetched }) {
+  const ready = fetched !== 'nothing';
   const t = useTranslations('player');
   const { session, test, layout, dispatch } = usePlayer();
   const current = useAttempt((state) => state.current);
@@ -161,7 +163,13 @@ export function PlayerScreen({ onHandedIn, ready }: { onHandedIn: () => void; re
     );
 
   return (
-    <div ref={pageRef} className={styles.screen} data-layout={layout} data-player={ready ? 'ready' : ''}>
+    <div
+      ref={pageRef}
+      className={styles.screen}
+      data-layout={layout}
+      data-player={ready ? 'ready' : ''}
+      data-fetched={fetched}
+    >
       <a className={styles.skip} href="#able-main">
         {t('skip')}
       </a>

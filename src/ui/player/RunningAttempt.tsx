@@ -33,13 +33,13 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
     () => session.getState().phase,
   );
   const assetUrl = useAssets(attemptId, test.assets);
-  const ready = usePreload(test, session.student.needs);
+  const fetched = usePreload(test, session.student.needs);
   const pictures = useMemo(
     () => test.assets.map((path) => assetAddress(attemptId, path)),
     [attemptId, test.assets],
   );
   const isHandedIn = status.over || phase === 'handed-in';
-  const goesOnOffline = useOffline(attemptId, pictures, ready, isHandedIn) && status.placed;
+  const goesOnOffline = useOffline(attemptId, pictures, fetched !== 'nothing', isHandedIn) && status.placed;
   const { value, speech } = usePlayerValue(session, assetUrl, { goesOnOffline });
   useSessionEvents(session);
   const handedIn = useCallback(() => window.location.assign(`/attempts/${attemptId}/score`), [attemptId]);
@@ -56,7 +56,7 @@ export function RunningAttempt({ attemptId, session, onTakeBack }: Props) {
     <PlayerProvider value={value}>
       <WrittenIn language={test.language}>
         <PlayerDocuments>
-          <PlayerScreen onHandedIn={handedIn} ready={ready} />
+          <PlayerScreen onHandedIn={handedIn} fetched={fetched} />
         </PlayerDocuments>
       </WrittenIn>
       <Spoken speech={speech} />

@@ -30,7 +30,7 @@ function open(numbers = 3) {
     someQuestion(`Q${i + 1}`, { stimuli: i === 1 || i === 2 ? ['light'] : [] }),
   );
   const player = testPlayer(items, {}, PASSAGE);
-  player.show(<PlayerScreen onHandedIn={() => undefined} ready />);
+  player.show(<PlayerScreen onHandedIn={() => undefined} fetched="everything" />);
   return player;
 }
 
@@ -152,7 +152,7 @@ test('undo and starting over take the answer back, and leave alone how often a s
      <qti-choice-interaction response-identifier="R" max-choices="1"><qti-simple-choice identifier="A">ebb</qti-simple-choice></qti-choice-interaction></qti-item-body>`,
   );
   const { session, show } = testPlayer([item]);
-  show(<PlayerScreen onHandedIn={() => undefined} ready />);
+  show(<PlayerScreen onHandedIn={() => undefined} fetched="everything" />);
   const responses = () => session.getState().items.Q1?.responses;
   act(() => session.dispatch({ type: 'answered', item: 'Q1', responses: { PLAYS: '1' }, how: 'happened' }));
   expect(screen.getByRole('button', { name: 'Undo' }).getAttribute('aria-disabled')).toBe('true');

@@ -27,21 +27,24 @@ const preloadTools = (test: DeliveredTest, needs: AccessNeeds): Promise<unknown>
     ),
   );
 
+/** What is here that is needed later. */
+export type Fetched = 'nothing' | 'questions' | 'everything';
+
 /** Code and fonts that are needed later are fetched now, so that nothing waits for the network, or fails without it. */
-export function usePreload(test: DeliveredTest, needs: AccessNeeds): boolean {
-  const [ready, setReady] = useState(false);
+export function usePreload(test: DeliveredTest, needs: AccessNeeds): Fetched {
+  const [fetched, setFetched] = useState<Fetched>('nothing');
   useEffect(() => {
     // What is shown comes first; what later questions need follows as soon as it stands. A part that is entered brings more.
     const later = setTimeout(() => {
       preload(test).then(
         () => {
-          setReady(true);
-          return preloadTools(test, needs);
+          setFetched('questions');
+          return preloadTools(test, needs).then(() => setFetched('everything'));
         },
         () => undefined,
       );
     }, AFTER_THE_FIRST_MS);
     return () => clearTimeout(later);
   }, [needs, test]);
-  return ready;
+  return fetched;
 }

@@ -49,7 +49,7 @@ function open(server: Partial<Transport> = {}, of = parts(), state: Partial<Atte
     {},
     { parts: of, server: { save, ...server } },
   );
-  player.show(<PlayerScreen onHandedIn={() => undefined} ready />);
+  player.show(<PlayerScreen onHandedIn={() => undefined} fetched="everything" />);
   return player;
 }
 const press = (name: string | RegExp) => user.click(screen.getByRole('button', { name }));

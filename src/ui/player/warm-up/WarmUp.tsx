@@ -122,10 +122,10 @@ function Running({
   useEffect(() => () => session.close(), [session]);
   const [rehearsal] = useState(() => ({ leave: () => window.location.assign(backTo) }));
   const { value, speech } = usePlayerValue(session, asIs, { rehearsal });
-  const ready = usePreload(value.test, needs);
+  const fetched = usePreload(value.test, needs);
   return (
     <PlayerProvider value={value}>
-      <PlayerScreen onHandedIn={rehearsal.leave} ready={ready} />
+      <PlayerScreen onHandedIn={rehearsal.leave} fetched={fetched} />
       <Spoken speech={speech} />
     </PlayerProvider>
   );
