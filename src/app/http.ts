@@ -65,6 +65,12 @@ export async function student(): Promise<User> {
   return user;
 }
 
+/** A student as `student` says, or whoever may look at answers. @throws Refusal */
+export async function studentOrReader(): Promise<User> {
+  const user = await currentUser();
+  return user && actsOf(user.role).includes('mark') ? user : student();
+}
+
 /** Who may do that; to whose, each use case asks. @throws Refusal */
 export async function whoMay(act: Act): Promise<User> {
   const user = await currentUser();

@@ -53,6 +53,20 @@ export const myViewRequest = z.object({ view: z.nullable(chosenView) });
 /** The language the interface is to speak from now on. */
 export const languageRequest = z.object({ language: z.enum(LANGUAGES) });
 
+/** What a reader gives for the answer to a question, by the outcome it is for. */
+export const marksRequest = z.object({
+  item: z.string().check(z.minLength(1), z.maxLength(300)),
+  points: z.record(
+    z.string().check(z.maxLength(300)),
+    z.number().check(z.minimum(-1_000_000), z.maximum(1_000_000)),
+  ),
+  note: z.string().check(z.maxLength(5_000)),
+});
+/** By how many readers the answers to a test are marked, and by how much two may differ before a third decides. */
+export const markingRuleRequest = z.object({
+  readers: z.union([z.literal(1), z.literal(2)]),
+  differBy: z.number().check(z.minimum(0), z.maximum(1_000_000)),
+});
 export type GiveRequest = z.infer<typeof giveRequest>;
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type RoomRequest = z.infer<typeof roomRequest>;

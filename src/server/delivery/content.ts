@@ -1,3 +1,4 @@
+import { actsOf } from '@/core/access/access';
 import { deliverDirections, filesIn } from '@/core/deliver/assets';
 import { deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
@@ -10,7 +11,7 @@ import type { Db } from '../db/open';
 import { loadAsset } from '../library/library';
 import { Refusal } from '../refusal';
 import { assignedTest, optionsOf } from './assignments';
-import { attemptOf, type AttemptRow } from './attempts';
+import { attemptOf, attemptReached, type AttemptRow } from './attempts';
 import { contentOf, sessionsIn, sittingOf } from './sittings';
 
 export interface AttemptContent {
@@ -68,9 +69,14 @@ function assetsNow(db: Db, attempt: AttemptRow, now: number): ReadonlySet<string
   return assets;
 }
 
+/** An attempt whose answers an adult may look at: to mark them, or as results. @throws Refusal `not-yours`, `not-found` */
+const attemptMarked = (db: Db, by: User, attemptId: string): AttemptRow =>
+  attemptReached(db, by, actsOf(by.role).includes('mark') ? 'mark' : 'see-results', attemptId);
+
 /**
  * A picture of what this student may see now: in a running attempt what its questions and the feedback earned show, afterwards what the
- * assignment tells. Pictures of feedback not earned, and of rubric blocks for others, are not there.
+ * assignment tells. Pictures of feedback not earned, and of rubric blocks for others, are not there. Whoever may look at the answers
+ * of the attempt sees every picture of its test.
  * @throws Refusal `not-found`
  */
 export function attemptAsset(
@@ -80,9 +86,11 @@ export function attemptAsset(
   path: string,
   now: number,
 ): { mediaType: string; bytes: Buffer } {
-  const attempt = attemptOf(db, user, attemptId);
+  const attempt =
+    user.role === 'student' ? attemptOf(db, user, attemptId) : attemptMarked(db, user, attemptId);
   const visible = attempt.phase === 'running' || attempt.phase === 'handed-in';
-  if (!visible || !assetsNow(db, attempt, now).has(path)) throw new Refusal('not-found', 404);
+  const shows = user.role !== 'student' || (visible && assetsNow(db, attempt, now).has(path));
+  if (!shows) throw new Refusal('not-found', 404);
   const asset = loadAsset(db, contentOf(db, attempt).packageId, path);
   if (!asset) throw new Refusal('not-found', 404);
   return asset;

@@ -14,7 +14,7 @@ import { readPoints, type Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { optionsOf } from '../delivery/assignments';
-import { attemptOf, type AttemptRow } from '../delivery/attempts';
+import { attemptOf, attemptReached, type AttemptRow } from '../delivery/attempts';
 import { Refusal } from '../refusal';
 import { deliveredOf } from '../delivery/content';
 import { isMarked, settledMarks } from '../delivery/scores';
@@ -190,32 +190,41 @@ export interface AnsweredQuestion extends QuestionResult {
   readonly marks: Readonly<Record<string, boolean>>;
 }
 
+/** The answers of an attempt that is over. */
+export interface Answers {
+  readonly title: string;
+  readonly questions: readonly AnsweredQuestion[];
+  readonly stimuli: DeliveredTest['stimuli'];
+}
+
 /**
  * The questions of a handed-in attempt that may be looked at again (`allow-review`), with the answers given and, where the
  * test shows them, the right ones. Null while it is not handed in.
  * @throws Refusal `not-found`, also where the assignment does not tell them
  */
-export function answersFor(
-  db: Db,
-  user: User,
-  attemptId: string,
-): {
-  readonly title: string;
-  readonly questions: readonly AnsweredQuestion[];
-  readonly stimuli: DeliveredTest['stimuli'];
-} | null {
+export function answersFor(db: Db, user: User, attemptId: string): Answers | null {
   const attempt = attemptOf(db, user, attemptId);
+  if (attempt.phase === 'handed-in' && optionsOf(db, attempt.assignment_id).tells !== 'answers')
+    throw new Refusal('not-found', 404);
+  return answersIn(db, attempt, false);
+}
+
+/** All of them, with the right ones, for whoever may see results. @throws Refusal `not-yours`, `not-found` */
+export const answersOf = (db: Db, by: User, attemptId: string): Answers | null =>
+  answersIn(db, attemptReached(db, by, 'see-results', attemptId), true);
+
+function answersIn(db: Db, attempt: AttemptRow, all: boolean): Answers | null {
   const result = resultOf(db, attempt);
   if (!result || attempt.handed_in_at === null) return null;
-  if (optionsOf(db, attempt.assignment_id).tells !== 'answers') throw new Refusal('not-found', 404);
   const sitting = markedSitting(db, attempt, attempt.handed_in_at);
   const { plan } = sitting;
   const sessions = sessionsIn(sitting);
   const questions = result.questions.flatMap((question): AnsweredQuestion[] => {
     const place = plan.placeOf(question.ref);
-    if (!place?.source.sessionControl.allowReview) return [];
+    if (!place || !(all || place.source.sessionControl.allowReview)) return [];
     const { ref, item, source } = place;
-    const { showFeedback, showSolution } = source.sessionControl;
+    const { showFeedback } = source.sessionControl;
+    const showSolution = all || source.sessionControl.showSolution;
     const own = sitting.state.questions.get(ref);
     const correct = correctOf(item, prepareItem(item, itemSeed(attempt.seed, ref), own?.templateDefaults));
     const solution = Object.fromEntries(

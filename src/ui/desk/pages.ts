@@ -4,6 +4,7 @@ import { actsOf, type Act, type Role } from '@/core/access/access';
 export const PAGES = [
   { place: 'now', act: 'supervise', path: '/desk' },
   { place: 'give', act: 'give', path: '/desk/give' },
+  { place: 'marking', act: 'mark', path: '/desk/marking' },
 ] as const satisfies readonly { readonly place: string; readonly act: Act; readonly path: string }[];
 export type DeskPlace = (typeof PAGES)[number]['place'];
 

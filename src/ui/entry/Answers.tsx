@@ -4,16 +4,13 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
-import { own } from '@/core/own';
 import type { RawResponse } from '@/core/content/response';
 import type { AccessNeeds } from '@/core/needs';
-import content from '../content/content.module.css';
-import { ContentTitle } from '../content/ContentView';
-import { PassageText } from '../content/PassageText';
 import { assetAddress } from '../player/useAssets';
 import { useLayout } from '../player/useLayout';
-import { useSaid } from '../interactions/useSaid';
 import { AnswerView } from './AnswerView';
+import { InWords } from './InWords';
+import { Passages } from './Passages';
 import styles from './entry.module.css';
 import { Page } from './Page';
 import { ICONS, type Verdict } from './Score';
@@ -31,7 +28,7 @@ interface Question {
   readonly solution: Readonly<Record<string, RawResponse>> | null;
   readonly marks: Readonly<Record<string, boolean>>;
 }
-interface Props {
+export interface AnswersProps {
   readonly name: string;
   readonly needs: AccessNeeds;
   readonly attemptId: string;
@@ -41,21 +38,23 @@ interface Props {
 }
 
 /** After handing in: question by question, the answer as it was handed in and, where the test shows it, a right one. */
-export function Answers({ name, needs, ...rest }: Props) {
+export function Answers({ name, needs, ...rest }: AnswersProps) {
   return (
     <Page name={name} needs={needs}>
-      <Questions {...rest} magnification={needs.magnification} />
+      <Questions {...rest} magnification={needs.magnification} back={`/attempts/${rest.attemptId}/score`} />
     </Page>
   );
 }
 
-function Questions({
+/** The questions of an attempt that is over, one at a time, with a way back to where one comes from. */
+export function Questions({
   attemptId,
   title,
   questions,
   stimuli,
   magnification,
-}: Omit<Props, 'name' | 'needs'> & { magnification: number }) {
+  back,
+}: Omit<AnswersProps, 'name' | 'needs'> & { readonly magnification: number; readonly back: string }) {
   const { layout } = useLayout(magnification);
   const t = useTranslations('answers');
   const score = useTranslations('score');
@@ -86,24 +85,7 @@ function Questions({
         })}
       </nav>
       <div className={styles.beside} data-beside={(passages.length > 0 && layout === 'wide') || undefined}>
-        {passages.length > 0 && (
-          // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a region that scrolls must be reachable by keys
-          <section key={passages.join()} className={styles.read} tabIndex={0} aria-label={t('passage')}>
-            {passages.map((name) => {
-              const stimulus = own(stimuli, name);
-              return (
-                stimulus && (
-                  <div key={name} className={content.content}>
-                    <h2>
-                      <ContentTitle language={stimulus.language}>{stimulus.title}</ContentTitle>
-                    </h2>
-                    <PassageText stimulus={stimulus} slots={{ assetUrl, enlarge: true }} />
-                  </div>
-                )
-              );
-            })}
-          </section>
-        )}
+        <Passages names={passages} stimuli={stimuli} assetUrl={assetUrl} />
         {question && (
           // One question's answer is nothing of another's.
           <section
@@ -149,17 +131,10 @@ function Questions({
         <Button size="large" disabled={at >= questions.length - 1} onClick={() => setAt(at + 1)}>
           {t('next')}
         </Button>
-        <Button size="large" href={`/attempts/${attemptId}/score`}>
+        <Button size="large" href={back}>
           {t('back')}
         </Button>
       </p>
     </>
   );
-}
-
-/** The same sentence that stood where the answers were looked over; nothing where there is no answer. */
-function InWords({ item, responses }: Pick<Question, 'item' | 'responses'>) {
-  const t = useTranslations('answers');
-  const words = useSaid().glance(item, responses);
-  return words === '' ? null : <p className={styles.soft}>{t('inWords', { words })}</p>;
 }

@@ -2,7 +2,7 @@
 
 import { Button, Select } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Act } from '@/core/access/access';
 import { USUAL, type AssignmentOptions } from '@/core/item/options';
@@ -12,7 +12,7 @@ import { useHydrated } from '../../kit/useHydrated';
 import { DeskPage } from '../DeskPage';
 import desk from '../desk.module.css';
 import { GivenTable, type GivenRow } from './GivenTable';
-import { HowTaken } from './HowTaken';
+import { Afterwards, HowTaken } from './HowTaken';
 import { useDateWords } from '../useDateWords';
 import { NO_TIMES, Times, type TimesGiven } from './Times';
 import { everyone, ToWhom, type ToWhomProps } from './ToWhom';
@@ -58,8 +58,6 @@ function GiveForm({
   const [options, setOptions] = useState<AssignmentOptions>(changed?.options ?? USUAL);
   const [done, setDone] = useState<string | null>(null);
   const [missing, setMissing] = useState(false);
-  const rootRef = useRef<HTMLElement>(null);
-  const testRef = useRef<React.ComponentRef<typeof Select>>(null);
   const to = everyone(whom, classes);
   const inOrder = times.opensAt === null || times.closesAt === null || times.closesAt > times.opensAt;
   // The version a student has begun stays in the list while it is being changed.
@@ -82,7 +80,7 @@ function GiveForm({
     router.refresh();
   };
   return (
-    <section ref={rootRef} aria-labelledby="give" className={styles.form}>
+    <section aria-labelledby="give" className={styles.form}>
       <h1 id="give">{t('title')}</h1>
       <p className={entry.soft}>{t('text')}</p>
       <div className={styles.columns}>
@@ -90,7 +88,6 @@ function GiveForm({
           <label className={desk.choose}>
             {t('test')}
             <Select
-              ref={testRef}
               size="large"
               autoFocus={changed !== null}
               value={testId}
@@ -114,6 +111,7 @@ function GiveForm({
             missing={missing && to.length === 0}
           />
           <Times times={times} onChange={setTimes} inOrder={inOrder} />
+          <Afterwards options={options} onChange={setOptions} />
         </div>
         <HowTaken options={options} onChange={setOptions} />
       </div>

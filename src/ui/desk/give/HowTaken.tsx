@@ -8,73 +8,86 @@ import styles from './give.module.css';
 
 type Switch = 'goAhead' | 'ownsScreen' | 'fetchFirst' | 'held';
 
-/** How a test is taken, and what is told afterwards. */
-export function HowTaken({
-  options,
-  onChange,
-}: {
+interface Props {
   readonly options: AssignmentOptions;
   readonly onChange: (options: AssignmentOptions) => void;
-}) {
+}
+
+function Tick({ name, options, onChange }: Props & { readonly name: Switch }) {
   const t = useTranslations('give.how');
-  const set = (change: Partial<AssignmentOptions>) => onChange({ ...options, ...change });
-  const tick = (name: Switch) => (
-    <Ticked checked={options[name]} onChange={(on) => set({ [name]: on })} note={t(`${name}Note`)}>
+  return (
+    <Ticked
+      checked={options[name]}
+      onChange={(on) => onChange({ ...options, [name]: on })}
+      note={t(`${name}Note`)}
+    >
       {t(name)}
     </Ticked>
   );
+}
+
+/** How a test is taken. */
+export function HowTaken({ options, onChange }: Props) {
+  const t = useTranslations('give.how');
+  const set = (change: Partial<AssignmentOptions>) => onChange({ ...options, ...change });
   return (
-    <div className={styles.column}>
-      <fieldset className={styles.group}>
-        <legend>{t('taken')}</legend>
-        <Radio.Group
-          vertical
-          value={options.onePage}
-          onChange={({ target }) => set({ onePage: target.value as boolean })}
-          options={[
-            { value: false, label: t('oneAtATime') },
-            { value: true, label: t('onePage') },
-          ]}
-        />
-        {tick('goAhead')}
-        {tick('ownsScreen')}
-        {tick('fetchFirst')}
-        <NumberField
-          label={t('times')}
-          value={options.times}
-          most={100}
-          onChange={(times) => times !== null && set({ times })}
-        />
-        <NumberField
-          label={t('lockAfter')}
-          note={t('lockAfterNote')}
-          value={options.lockAfter}
-          most={10_000}
-          onChange={(lockAfter) => set({ lockAfter })}
-        />
-      </fieldset>
-      <fieldset className={styles.group}>
-        <legend>{t('afterwards')}</legend>
-        <Radio.Group
-          vertical
-          value={options.tells}
-          onChange={({ target }) => set({ tells: target.value as AssignmentOptions['tells'] })}
-          options={(['thanks', 'score', 'answers'] as const).map((value) => ({
-            value,
-            label: t(`tells.${value}`),
-          }))}
-        />
-        {tick('held')}
-        <NumberField
-          label={t('needed')}
-          note={t('neededNote')}
-          value={options.needed}
-          most={1_000_000}
-          step={0.5}
-          onChange={(needed) => set({ needed })}
-        />
-      </fieldset>
-    </div>
+    <fieldset className={styles.group}>
+      <legend>{t('taken')}</legend>
+      <Radio.Group
+        vertical
+        value={options.onePage}
+        onChange={({ target }) => set({ onePage: target.value as boolean })}
+        options={[
+          { value: false, label: t('oneAtATime') },
+          { value: true, label: t('onePage') },
+        ]}
+      />
+      <Tick name="goAhead" options={options} onChange={onChange} />
+      <Tick name="ownsScreen" options={options} onChange={onChange} />
+      <Tick name="fetchFirst" options={options} onChange={onChange} />
+      <NumberField
+        label={t('times')}
+        value={options.times}
+        most={100}
+        onChange={(times) => times !== null && set({ times })}
+      />
+      <NumberField
+        label={t('lockAfter')}
+        note={t('lockAfterNote')}
+        value={options.lockAfter}
+        most={10_000}
+        onChange={(lockAfter) => set({ lockAfter })}
+      />
+    </fieldset>
+  );
+}
+
+/** What is told afterwards, and what is needed. */
+export function Afterwards({ options, onChange }: Props) {
+  const t = useTranslations('give.how');
+  const set = (change: Partial<AssignmentOptions>) => onChange({ ...options, ...change });
+  return (
+    <fieldset className={styles.group}>
+      <legend>{t('afterwards')}</legend>
+      <Radio.Group
+        vertical
+        value={options.tells}
+        onChange={({ target }) => set({ tells: target.value as AssignmentOptions['tells'] })}
+        options={(['thanks', 'score', 'answers'] as const).map((value) => ({
+          value,
+          label: t(`tells.${value}`),
+        }))}
+      />
+      <Tick name="held" options={options} onChange={onChange} />
+      <NumberField
+        label={t('needed')}
+        note={t('neededNote')}
+        value={options.needed}
+        most={1_000_000}
+        step={0.5}
+        onChange={(needed) => set({ needed })}
+      />
+    </fieldset>
   );
 }
 
@@ -91,7 +104,7 @@ function Ticked({
 }) {
   const id = useId();
   return (
-    <div>
+    <div className={styles.ticked}>
       <Checkbox checked={checked} aria-describedby={id} onChange={({ target }) => onChange(target.checked)}>
         {children}
       </Checkbox>

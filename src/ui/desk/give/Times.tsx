@@ -2,6 +2,7 @@
 
 import { Input } from 'antd';
 import { useTranslations } from 'use-intl';
+import { useHydrated } from '../../kit/useHydrated';
 import desk from '../desk.module.css';
 import styles from './give.module.css';
 
@@ -34,6 +35,8 @@ export function Times({
   readonly inOrder: boolean;
 }) {
   const t = useTranslations('give');
+  // The time zone is the browser's.
+  const hydrated = useHydrated();
   const field = (name: 'opensAt' | 'closesAt') => (
     <label className={desk.choose}>
       {t(name)}
@@ -58,7 +61,7 @@ export function Times({
         </p>
       )}
       <p className={styles.note}>
-        {t('zone', { zone: Intl.DateTimeFormat().resolvedOptions().timeZone })} {t('mayFinish')}
+        {hydrated && t('zone', { zone: Intl.DateTimeFormat().resolvedOptions().timeZone })} {t('mayFinish')}
       </p>
     </fieldset>
   );
