@@ -35,6 +35,10 @@ export async function client(): Promise<{ readonly address: string; readonly sec
   return { address: sent.get('x-able-address') ?? '', secure: sent.get('x-able-secure') === 'true' };
 }
 
+/** What this installation is called from outside; empty where nobody told. */
+export const origin = async (): Promise<string> =>
+  (await headers()).get('x-able-origins')?.split(' ')[0] ?? '';
+
 /** Who is asking, for pages where one also waits to be let in: others are sent to where they belong. */
 export async function userAtDoor(...roles: Role[]): Promise<User> {
   const user = await currentUser();

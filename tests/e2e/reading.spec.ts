@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, goTo, ready, saved, startTest, test } from './app';
+import { expect, goTo, saved, startTest, test } from './app';
 import { expectAccessibleInEveryScheme } from './axe';
 
 interface Heard {

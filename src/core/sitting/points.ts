@@ -67,3 +67,28 @@ export function pointsOf(
     ownRule: !same(score, plain.score) || !same(maximum, plain.maximum) || !same(ownLater, later),
   };
 }
+
+/** Everything in it right, and answered so: for rules that look at answers and not at points. */
+const right = (one: QuestionOutcome): QuestionOutcome => ({
+  ...flawless(one),
+  responses: one.correct,
+  presented: true,
+});
+const wrong = (one: QuestionOutcome): QuestionOutcome => ({ ...unmarked(one), responses: new Map() });
+
+/**
+ * The questions that count in what a test is worth: those without which a flawless paper would be worth less. The others are on trial
+ * (work.md, F7). Where the test has no rule of its own, or one that no single question changes, all count.
+ */
+export function countedIn(test: Test, questions: readonly QuestionOutcome[]): ReadonlySet<string> {
+  const all = new Set(questions.map(({ ref }) => ref));
+  if (test.outcomeProcessing.length === 0) return all;
+  const worth = (paper: readonly QuestionOutcome[]) => numberIn(scoreTest(test, paper), 'SCORE');
+  const paper = questions.map(right);
+  const whole = worth(paper);
+  const counted = questions.filter(({ ref }) => {
+    const less = worth(paper.map((one) => (one.ref === ref ? wrong(one) : one)));
+    return whole !== null && less !== whole;
+  });
+  return counted.length === 0 ? all : new Set(counted.map(({ ref }) => ref));
+}

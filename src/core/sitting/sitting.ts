@@ -6,7 +6,7 @@ import type { Action, Refused } from './actions';
 import { advance, isLate, leftTooEarly, untilNextEnd } from './clocks';
 import type { Form } from './form';
 import { minimumOf, Plan, type Place, type SittingContent } from './plan';
-import { pointsOf, type Points } from './points';
+import { countedIn, pointsOf, type Points } from './points';
 import { Run } from './run';
 import { beginning, copyOf, type SittingState } from './state';
 
@@ -69,6 +69,11 @@ export class Sitting {
   points(isMarked: (question: QuestionOutcome) => boolean): Points {
     const run = new Run(this.plan, this.current);
     return pointsOf(this.plan.content.test, run.situation(), isMarked, run.durations());
+  }
+
+  /** The questions whose points count; the others are on trial (`points.ts`). */
+  counted(): ReadonlySet<string> {
+    return countedIn(this.plan.content.test, new Run(this.plan, this.current).situation());
   }
 
   /** Lets milliseconds pass. While stopped, and when it is over, nothing runs. */

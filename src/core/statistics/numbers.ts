@@ -24,3 +24,12 @@ export function correlation(xs: readonly number[], ys: readonly number[]): numbe
   return xx === 0 || yy === 0 ? null : xy / Math.sqrt(xx * yy);
 }
 const varies = (xs: readonly number[]): boolean => xs.some((x) => x !== xs[0]);
+
+/** The middle of a list, the mean of the two middle ones of an even number; null of none. */
+export function median(xs: readonly number[]): number | null {
+  const sorted = [...xs].sort((a, b) => a - b);
+  const half = sorted.length / 2;
+  return mean(
+    Number.isInteger(half) ? sorted.slice(Math.max(0, half - 1), half + 1) : [sorted[Math.floor(half)] ?? 0],
+  );
+}

@@ -57,3 +57,13 @@ export function parseTable(bytes: Uint8Array, file: string): Table {
   if (twice !== undefined) throw new BadTable(file, 1, `the column "${twice}" is there twice`);
   return { header, rows: rest };
 }
+
+/**
+ * Writes a table (RFC 4180). Text that a spreadsheet would take for a formula gets an apostrophe before it, so that it stays text (common
+ * practice against "CSV injection").
+ */
+export const writeTable = (
+  header: readonly string[],
+  rows: readonly (readonly (string | number | null)[])[],
+): string =>
+  `${Papa.unparse({ fields: [...header], data: rows.map((row) => [...row]) }, { newline: '\r\n', escapeFormulae: true })}\r\n`;

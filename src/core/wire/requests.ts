@@ -67,6 +67,8 @@ export const markingRuleRequest = z.object({
   readers: z.union([z.literal(1), z.literal(2)]),
   differBy: z.number().check(z.minimum(0), z.maximum(1_000_000)),
 });
+/** Whether what came of a test is told. */
+export const releaseRequest = z.object({ told: z.boolean() });
 export type GiveRequest = z.infer<typeof giveRequest>;
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type RoomRequest = z.infer<typeof roomRequest>;

@@ -5,6 +5,7 @@ export const PAGES = [
   { place: 'now', act: 'supervise', path: '/desk' },
   { place: 'give', act: 'give', path: '/desk/give' },
   { place: 'marking', act: 'mark', path: '/desk/marking' },
+  { place: 'results', act: 'see-results', path: '/desk/results' },
 ] as const satisfies readonly { readonly place: string; readonly act: Act; readonly path: string }[];
 export type DeskPlace = (typeof PAGES)[number]['place'];
 

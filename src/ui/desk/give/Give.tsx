@@ -2,7 +2,7 @@
 
 import { Button, Select } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Act } from '@/core/access/access';
 import { USUAL, type AssignmentOptions } from '@/core/item/options';
@@ -58,6 +58,11 @@ function GiveForm({
   const [options, setOptions] = useState<AssignmentOptions>(changed?.options ?? USUAL);
   const [done, setDone] = useState<string | null>(null);
   const [missing, setMissing] = useState(false);
+  const testRef = useRef<React.ComponentRef<typeof Select>>(null);
+  useEffect(() => {
+    // What is to be changed stands above what it was chosen from.
+    if (changed) testRef.current?.focus();
+  }, [changed]);
   const to = everyone(whom, classes);
   const inOrder = times.opensAt === null || times.closesAt === null || times.closesAt > times.opensAt;
   // The version a student has begun stays in the list while it is being changed.
@@ -89,7 +94,7 @@ function GiveForm({
             {t('test')}
             <Select
               size="large"
-              autoFocus={changed !== null}
+              ref={testRef}
               value={testId}
               placeholder={t('chooseTest')}
               options={listed.map((one) => ({

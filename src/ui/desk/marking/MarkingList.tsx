@@ -53,7 +53,7 @@ function Tests({ questions, mayRule }: Pick<Props, 'questions'> & { readonly may
             {questions
               .filter((one) => one.testId === testId)
               .map((one) => (
-                <Question key={one.ref} {...one} />
+                <Question key={one.ref} question={one} />
               ))}
           </ul>
         </section>
@@ -62,7 +62,8 @@ function Tests({ questions, mayRule }: Pick<Props, 'questions'> & { readonly may
   );
 }
 
-function Question({ testId, ref, title, answers, done, forYou, agreement }: QuestionRow) {
+function Question({ question }: { readonly question: QuestionRow }) {
+  const { testId, title, answers, done, forYou, agreement } = question;
   const t = useTranslations('marking');
   const figures = useFigures();
   return (
@@ -86,7 +87,7 @@ function Question({ testId, ref, title, answers, done, forYou, agreement }: Ques
         <Button
           type="primary"
           size="large"
-          href={`/desk/marking/${testId}/${encodeURIComponent(ref)}`}
+          href={`/desk/marking/${testId}/${encodeURIComponent(question.ref)}`}
           aria-label={t('markOf', { title, count: forYou })}
         >
           {t('mark', { count: forYou })}

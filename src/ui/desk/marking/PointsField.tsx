@@ -1,7 +1,7 @@
 'use client';
 
 import { InputNumber, Radio, type RadioRef } from 'antd';
-import { useEffect, useId, useRef } from 'react';
+import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Trait } from '@/core/marking/marking';
 import styles from './marking.module.css';
@@ -47,23 +47,15 @@ export function PointsField({ trait: { outcome, minimum, maximum }, first, value
       </div>
     );
   const choices = Array.from({ length: maximum - minimum + 1 }, (_, i) => minimum + i);
+  const byDigit = (event: KeyboardEvent) => {
+    const given = Number(event.key);
+    const plain = !event.ctrlKey && !event.metaKey && !event.altKey && event.key.trim() !== '';
+    if (!plain || !choices.includes(given)) return;
+    event.preventDefault();
+    onChange(given);
+  };
   return (
-    <fieldset
-      className={styles.trait}
-      onKeyDown={(event) => {
-        const given = Number(event.key);
-        if (
-          event.key.trim() === '' ||
-          !choices.includes(given) ||
-          event.ctrlKey ||
-          event.metaKey ||
-          event.altKey
-        )
-          return;
-        event.preventDefault();
-        onChange(given);
-      }}
-    >
+    <fieldset className={styles.trait}>
       <legend>{name}</legend>
       <Radio.Group
         value={value}
@@ -71,7 +63,7 @@ export function PointsField({ trait: { outcome, minimum, maximum }, first, value
         className={styles.points}
       >
         {choices.map((one, i) => (
-          <Radio key={one} ref={i === 0 ? firstRef : undefined} value={one}>
+          <Radio key={one} ref={i === 0 ? firstRef : undefined} value={one} onKeyDown={byDigit}>
             {one}
           </Radio>
         ))}

@@ -1,0 +1,27 @@
+import { notFound } from 'next/navigation';
+import { titled } from '@/app/language';
+import { actsOf } from '@/core/access/access';
+import { database } from '@/server/db/open';
+import { figuresOf } from '@/server/results/itemStatistics';
+import { resultsOfTest, testsWithResults } from '@/server/results/testResults';
+import { TestResults } from '@/ui/desk/results/TestResults';
+import { pageUserWho } from '../../../../http';
+
+export const generateMetadata = titled((words) => words.results.title);
+
+export default async function Page({ params }: { params: Promise<{ test: string }> }) {
+  const user = await pageUserWho('see-results');
+  const testId = Number((await params).test);
+  const db = database();
+  const test = testsWithResults(db, user).find((one) => one.testId === testId);
+  if (!test) notFound();
+  return (
+    <TestResults
+      name={user.displayName}
+      acts={actsOf(user.role)}
+      test={test}
+      results={resultsOfTest(db, user, testId)}
+      figures={figuresOf(db, user, testId)}
+    />
+  );
+}

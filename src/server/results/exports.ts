@@ -1,0 +1,129 @@
+import { strToU8, Zip, ZipDeflate } from 'fflate';
+import { qtiResults } from '@/core/report/qtiResults';
+import { writeTable } from '@/core/table/csv';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { anyAttempt } from '../delivery/attempts';
+import { figuresOf } from './itemStatistics';
+import { markedSitting } from './results';
+import { questionRows, questionsIn, resultsOfTest } from './testResults';
+
+const minutes = (ms: number): number => Math.round(ms / 6_000) / 10;
+const rounded = (value: number | null): number | null =>
+  value === null ? null : Math.round(value * 10_000) / 10_000;
+
+/** The attempts at a test, a line each: who, when, how long, points in all and for every question (empty = not given to them). */
+export function studentsTable(db: Db, by: User, testId: number): string {
+  const rows = questionRows(db, by, testId);
+  const questions = questionsIn(db, rows);
+  const scores = new Map(rows.map((row) => [`${row.attemptId} ${row.ref}`, row]));
+  return writeTable(
+    [
+      'student',
+      'sign_in_name',
+      'attempt',
+      'handed_in',
+      'minutes',
+      'score',
+      'maximum',
+      'still_to_mark',
+      ...questions.map(({ ref }) => ref),
+    ],
+    resultsOfTest(db, by, testId).map((one) => [
+      one.student,
+      one.signInName,
+      one.attemptId,
+      new Date(one.handedInAt).toISOString(),
+      minutes(one.usedMs),
+      one.points?.score ?? null,
+      one.points?.maximum ?? null,
+      one.points?.later ?? null,
+      ...questions.map(({ ref }) => {
+        const row = scores.get(`${one.attemptId} ${ref}`);
+        return row?.marked ? row.score : null;
+      }),
+    ]),
+  );
+}
+
+/** The figures of the questions of a test, a line each (adults.md, "What the numbers mean"). */
+export function figuresTable(db: Db, by: User, testId: number): string {
+  return writeTable(
+    [
+      'item',
+      'title',
+      'counts',
+      'n',
+      'difficulty',
+      'discrimination',
+      'upper_lower',
+      'omitted',
+      'not_reached',
+      'alpha_without',
+      'median_seconds',
+    ],
+    figuresOf(db, by, testId).questions.map((one) => [
+      one.ref,
+      one.title,
+      one.counts ? 'yes' : 'no',
+      one.n,
+      rounded(one.difficulty),
+      rounded(one.discrimination),
+      rounded(one.upperLower),
+      one.omitted,
+      one.notReached,
+      rounded(one.alphaWithout),
+      one.medianMs === null ? null : Math.round(one.medianMs / 100) / 10,
+    ]),
+  );
+}
+
+const nextTurn = () => new Promise((resolve) => setImmediate(resolve));
+
+/**
+ * Every attempt at a test as a QTI 3.0 Results Reporting document of its own, in one zip that is written as it is read: one attempt at a
+ * time, so that whoever is answering meanwhile does not wait.
+ * @param origin what this installation is called in the documents
+ */
+export function resultsArchive(db: Db, by: User, testId: number, origin: string): ReadableStream<Uint8Array> {
+  const results = resultsOfTest(db, by, testId);
+  let gone = false;
+  return new ReadableStream<Uint8Array>({
+    async start(controller) {
+      const zip = new Zip((error, piece, last) => {
+        if (gone) return;
+        if (error) controller.error(error);
+        else {
+          controller.enqueue(piece);
+          if (last) controller.close();
+        }
+      });
+      for (const { attemptId } of results) {
+        if (gone) return;
+        const file = new ZipDeflate(`${attemptId}.xml`);
+        zip.add(file);
+        file.push(strToU8(resultsDocument(db, attemptId, origin)), true);
+        await nextTurn();
+      }
+      zip.end();
+    },
+    cancel() {
+      gone = true;
+    },
+  });
+}
+
+function resultsDocument(db: Db, attemptId: string, origin: string): string {
+  const attempt = anyAttempt(db, attemptId);
+  const at = attempt.handed_in_at ?? attempt.begun_at;
+  const person = prepared<[number], { sign_in_name: string; sourced_id: string | null }>(
+    db,
+    'SELECT sign_in_name, sourced_id FROM users WHERE id = ?',
+  ).get(attempt.user_id);
+  return qtiResults(markedSitting(db, attempt, at), {
+    candidate: person?.sourced_id ?? person?.sign_in_name ?? '',
+    sessions: [{ source: origin, identifier: attemptId }],
+    at: new Date(at).toISOString(),
+  });
+}

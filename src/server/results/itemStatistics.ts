@@ -1,0 +1,194 @@
+import { responseTexts, type RawResponse } from '@/core/content/response';
+import { interactionsOf } from '@/core/content/content';
+import { formatScalar } from '@/core/content/value';
+import { wordsOf } from '@/core/interactions/said';
+import type { Item } from '@/core/item/item';
+import {
+  FEW,
+  statisticsOf,
+  type ItemColumn,
+  type ItemStatistics,
+  type OptionStatistics,
+  type TestStatistics,
+} from '@/core/statistics/items';
+import { median } from '@/core/statistics/numbers';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { anyAttempt } from '../delivery/attempts';
+import { planOf, sittingOf } from '../delivery/sittings';
+import { questionRows, type QuestionRow } from './testResults';
+
+/** What an option of a question was worth to those who took it. */
+export interface OptionFigures extends OptionStatistics {
+  readonly option: string;
+  /** What the option says; its identifier where it has no words. */
+  readonly words: string;
+  readonly right: boolean;
+}
+/** A question as everyone answered it who was given it. */
+export interface QuestionFigures extends Omit<ItemStatistics, 'options'> {
+  readonly ref: string;
+  readonly title: string;
+  /** False of one on trial. */
+  readonly counts: boolean;
+  /** Answers of which a person has still to mark something; they are in none of the figures. */
+  readonly toMark: number;
+  /** Of the time on it, in milliseconds; null where it was not kept. */
+  readonly medianMs: number | null;
+  /** Of the counted questions without it. */
+  readonly alphaWithout: number | null;
+  /** Where one of several options is chosen. */
+  readonly options: readonly OptionFigures[];
+}
+export interface TestFigures {
+  readonly n: number;
+  /** Too few to lean on. */
+  readonly few: boolean;
+  readonly questions: readonly QuestionFigures[];
+  readonly test: TestStatistics;
+  /** What each is worth in the counted questions that everybody was given, for a picture of how they lie. */
+  readonly totals: readonly number[];
+}
+
+interface Asked {
+  readonly ref: string;
+  readonly item: Item;
+  readonly counts: boolean;
+}
+
+/** The questions that were asked in any of the attempts, in the order of the test, with whether they count. */
+function askedIn(db: Db, rows: readonly QuestionRow[]): Asked[] {
+  const wanted = new Set(rows.map(({ ref }) => ref));
+  const found = new Map<string, Asked>();
+  for (const { attemptId } of rows) {
+    if (found.size === wanted.size) break;
+    const attempt = anyAttempt(db, attemptId);
+    const { places } = planOf(db, attempt);
+    if (places.every(({ ref }) => found.has(ref) || !wanted.has(ref))) continue;
+    const counted = sittingOf(db, attempt, attempt.handed_in_at ?? 0).counted();
+    for (const { ref, item } of places)
+      if (wanted.has(ref) && !found.has(ref)) found.set(ref, { ref, item, counts: counted.has(ref) });
+  }
+  return [...found.values()];
+}
+
+/** The one choice a question asks for, by whose options it can be told what was chosen; null of any other question. */
+function choiceIn(item: Item): {
+  readonly response: string;
+  readonly key: string | null;
+  readonly words: (option: string) => string;
+} | null {
+  const [only, second] = item.responses;
+  const [model, other] = interactionsOf(item.body);
+  if (!only || second || !model || other || only.cardinality !== 'single' || only.baseType !== 'identifier')
+    return null;
+  if (model.type !== 'choice' && model.type !== 'inline-choice') return null;
+  const correct = only.correctResponse;
+  const key = correct?.cardinality === 'single' ? formatScalar(correct.value) : null;
+  return { response: only.identifier, key, words: (option) => wordsOf(model.choices, option) ?? option };
+}
+
+/** What was chosen in every attempt, for questions that ask for one of several. */
+function chosenIn(db: Db, testId: number): Map<string, string> {
+  const rows = prepared<[number], { attempt_id: string; item: string; response: string; value: string }>(
+    db,
+    `SELECT s.attempt_id, s.item, s.response, s.value FROM responses s JOIN attempts p ON p.id = s.attempt_id
+     WHERE p.test_id = ? AND p.phase = 'handed-in'`,
+  );
+  const chosen = new Map<string, string>();
+  for (const { attempt_id: attempt, item, response, value } of rows.iterate(testId)) {
+    const [text, more] = responseTexts(JSON.parse(value) as RawResponse);
+    if (text !== undefined && more === undefined) chosen.set(`${attempt} ${item} ${response}`, text);
+  }
+  return chosen;
+}
+
+/**
+ * Figures of a test and its questions over everyone who has handed it in whom somebody reaches (adults.md, "What the numbers mean"). Each
+ * student counts with the first attempt. A question that not everybody was given, or whose answers are not all marked, is worked out over those who have it marked.
+ * @throws Refusal `not-yours`
+ */
+export function figuresOf(db: Db, by: User, testId: number): TestFigures {
+  const rows = questionRows(db, by, testId).filter(({ first }) => first);
+  const asked = askedIn(db, rows);
+  const attempts = [...new Set(rows.map(({ attemptId }) => attemptId))].sort();
+  const place = new Map(attempts.map((id, i) => [id, i]));
+  const byRef = new Map(asked.map(({ ref }) => [ref, new Map<number, QuestionRow>()]));
+  for (const row of rows) byRef.get(row.ref)?.set(place.get(row.attemptId) ?? -1, row);
+  const chosen = chosenIn(db, testId);
+  const rowsOf = (ref: string) => byRef.get(ref) ?? new Map<number, QuestionRow>();
+  const isMarkedFor = (ref: string, i: number) => rowsOf(ref).get(i)?.marked === true;
+  const column = ({ ref, item, counts }: Asked, who: readonly number[]): ItemColumn => {
+    const choice = choiceIn(item);
+    const own = rowsOf(ref);
+    return {
+      item: ref,
+      counts,
+      cells: who.map((i) => {
+        const row = own.get(i);
+        if (!row || row.progress === 'empty') return null;
+        const option = choice && chosen.get(`${row.attemptId} ${ref} ${choice.response}`);
+        return option ?? String(row.score ?? 0);
+      }),
+      scores: who.map((i) => own.get(i)?.score ?? 0),
+      maximum: who.reduce((most, i) => Math.max(most, own.get(i)?.maximum ?? own.get(i)?.score ?? 0), 0),
+      key: choice?.key ?? null,
+    };
+  };
+  const everyone = attempts.map((_, i) => i);
+  const whole = asked.filter(({ ref }) => everyone.every((i) => isMarkedFor(ref, i)));
+  const columns = whole.map((one) => column(one, everyone));
+  const statistics = statisticsOf(columns, everyone.length);
+  /** Of a question that not everybody has: those who have it, with the questions they all have. */
+  const apart = (one: Asked) => {
+    const who = everyone.filter((i) => isMarkedFor(one.ref, i));
+    const beside = asked.filter(({ ref }) => ref !== one.ref && who.every((i) => isMarkedFor(ref, i)));
+    return statisticsOf(
+      asked.filter((other) => other === one || beside.includes(other)).map((other) => column(other, who)),
+      who.length,
+    );
+  };
+  const questions = asked.map((one): QuestionFigures => {
+    const { items } = whole.includes(one) ? statistics : apart(one);
+    const found = Object.hasOwn(items, one.ref) ? items[one.ref] : undefined;
+    const { options = {}, ...figures } = found ?? NOTHING;
+    const choice = choiceIn(one.item);
+    const all = [...rowsOf(one.ref).values()];
+    const without = statistics.test.alphaWithout;
+    return {
+      ...figures,
+      ref: one.ref,
+      title: one.item.title,
+      counts: one.counts,
+      toMark: all.filter(({ marked }) => !marked).length,
+      medianMs: median(all.flatMap(({ usedMs }) => usedMs ?? [])),
+      alphaWithout: Object.hasOwn(without, one.ref) ? (without[one.ref] ?? null) : null,
+      options: choice
+        ? Object.entries(options).map(([option, of]) => ({
+            option,
+            words: choice.words(option),
+            right: option === choice.key,
+            ...of,
+          }))
+        : [],
+    };
+  });
+  const counted = columns.filter(({ counts }) => counts);
+  return {
+    n: everyone.length,
+    few: everyone.length < FEW,
+    questions,
+    test: statistics.test,
+    totals: everyone.map((i) => counted.reduce((sum, { scores }) => sum + (scores[i] ?? 0), 0)),
+  };
+}
+
+const NOTHING: ItemStatistics = {
+  n: 0,
+  difficulty: null,
+  discrimination: null,
+  upperLower: null,
+  omitted: 0,
+  notReached: 0,
+};

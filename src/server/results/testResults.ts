@@ -1,0 +1,158 @@
+import type { ProgressState } from '@/core/interactions/types';
+import { readPoints, type Points } from '@/core/sitting/points';
+import { IS_REACHED, reachFor } from '../accounts/access';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { anyAttempt } from '../delivery/attempts';
+import { forgetAssets } from '../delivery/content';
+import { planOf } from '../delivery/sittings';
+import { Refusal } from '../refusal';
+
+/** A version of a test that somebody has handed in. */
+export interface TestWithResults {
+  readonly testId: number;
+  readonly title: string;
+  readonly importedAt: number;
+  readonly handedIn: number;
+  /** Attempts of which a person has still to mark something. */
+  readonly toMark: number;
+  /** Attempts whose results are held back. */
+  readonly held: number;
+}
+
+/** In SQL: something of the attempt `p` is still to be marked by a person. */
+const TO_MARK =
+  "EXISTS (SELECT 1 FROM item_results r WHERE r.attempt_id = p.id AND r.marked = 0 AND r.scored_by <> 'machine' AND r.progress <> 'empty')";
+/** In SQL: what came of the attempt `p` at the assignment `a` is not told yet. */
+const HELD = "(json_extract(a.options, '$.held') = 1 AND a.released_at IS NULL)";
+
+/** The tests that the students somebody reaches have handed in, by title. @throws Refusal `not-yours` */
+export const testsWithResults = (db: Db, by: User): TestWithResults[] =>
+  prepared<[string, number], TestWithResults>(
+    db,
+    `SELECT t.id AS testId, t.title, g.imported_at AS importedAt, count(*) AS handedIn, sum(${TO_MARK}) AS toMark, sum(${HELD}) AS held
+     FROM attempts p JOIN users u ON u.id = p.user_id JOIN assignments a ON a.id = p.assignment_id
+       JOIN tests t ON t.id = p.test_id JOIN packages g ON g.id = t.package_id
+     WHERE p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED} GROUP BY t.id ORDER BY t.title, t.id`,
+  ).all(...reachFor(by, 'see-results'));
+
+/** An attempt that is handed in. */
+export interface StudentResult {
+  readonly attemptId: string;
+  readonly student: string;
+  readonly signInName: string;
+  readonly handedInAt: number;
+  /** Milliseconds of the test's clock. */
+  readonly usedMs: number;
+  /** Null of one that was handed in before points were kept. */
+  readonly points: Points | null;
+  readonly toMark: boolean;
+  readonly held: boolean;
+}
+interface ResultRow extends Omit<StudentResult, 'points' | 'toMark' | 'held'> {
+  readonly points: string | null;
+  readonly toMark: number;
+  readonly held: number;
+}
+
+/** The attempts at a test that the students somebody reaches have handed in, by name. @throws Refusal `not-yours` */
+export const resultsOfTest = (db: Db, by: User, testId: number): StudentResult[] =>
+  prepared<[number, string, number], ResultRow>(
+    db,
+    `SELECT p.id AS attemptId, u.display_name AS student, u.sign_in_name AS signInName, p.handed_in_at AS handedInAt, p.used_ms AS usedMs,
+       r.points, ${TO_MARK} AS toMark, ${HELD} AS held
+     FROM attempts p JOIN users u ON u.id = p.user_id JOIN assignments a ON a.id = p.assignment_id
+       LEFT JOIN test_results r ON r.attempt_id = p.id
+     WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED} ORDER BY u.display_name, p.begun_at`,
+  )
+    .all(testId, ...reachFor(by, 'see-results'))
+    .map((row) => ({
+      ...row,
+      points: row.points === null ? null : readPoints(row.points),
+      toMark: row.toMark === 1,
+      held: row.held === 1,
+    }));
+
+/** What one attempt got for one question. */
+export interface QuestionRow {
+  readonly attemptId: string;
+  readonly ref: string;
+  readonly score: number | null;
+  readonly maximum: number | null;
+  readonly progress: ProgressState;
+  /** Nobody has still to mark it. */
+  readonly marked: boolean;
+  readonly usedMs: number | null;
+  /** Of the first attempt its student made. */
+  readonly first: boolean;
+}
+
+/** Every question of every attempt at a test that somebody may see. @throws Refusal `not-yours` */
+export const questionRows = (db: Db, by: User, testId: number): QuestionRow[] =>
+  prepared<
+    [number, string, number],
+    Omit<QuestionRow, 'marked' | 'first'> & { marked: number; first: number }
+  >(
+    db,
+    `SELECT p.id AS attemptId, r.item AS ref, json_extract(r.outcomes, '$.SCORE') AS score, json_extract(r.outcomes, '$.MAXSCORE') AS maximum,
+       r.progress, (r.marked = 1 OR r.scored_by = 'machine' OR r.progress = 'empty') AS marked, r.used_ms AS usedMs,
+       NOT EXISTS (SELECT 1 FROM attempts q WHERE q.assignment_id = p.assignment_id AND q.begun_at < p.begun_at) AS first
+     FROM item_results r JOIN attempts p ON p.id = r.attempt_id JOIN users u ON u.id = p.user_id
+     WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED}`,
+  )
+    .all(testId, ...reachFor(by, 'see-results'))
+    .map((row) => ({ ...row, marked: row.marked === 1, first: row.first === 1 }));
+
+/**
+ * Lets the students somebody reaches be told what came of a test, where that was held back; or holds it back again.
+ * @returns for how many that changed something
+ * @throws Refusal `not-yours`, `not-found` for a test that nobody they reach has been given
+ */
+export function release(
+  db: Db,
+  by: User,
+  testId: number,
+  { told }: { readonly told: boolean },
+  now: number,
+): { readonly changed: number } {
+  const ids = prepared<[number, number, string, number], { id: number }>(
+    db,
+    `SELECT a.id FROM assignments a JOIN users u ON u.id = a.user_id
+     WHERE (a.test_id = ? OR EXISTS (SELECT 1 FROM attempts p WHERE p.assignment_id = a.id AND p.test_id = ?)) AND ${IS_REACHED}`,
+  ).all(testId, testId, ...reachFor(by, 'see-results'));
+  if (ids.length === 0) throw new Refusal('not-found', 404);
+  return db
+    .transaction(() => {
+      let changed = 0;
+      for (const { id } of ids) {
+        for (const attempt of prepared<[number], { id: string }>(
+          db,
+          'SELECT id FROM attempts WHERE assignment_id = ?',
+        ).all(id))
+          forgetAssets(db, attempt.id);
+        changed += prepared(
+          db,
+          `UPDATE assignments SET released_at = ? WHERE id = ? AND json_extract(options, '$.held') = 1
+             AND (released_at IS NULL) = ?`,
+        ).run(told ? now : null, id, Number(told)).changes;
+      }
+      return { changed };
+    })
+    .immediate();
+}
+
+/** The questions of a test in its order, as the attempts that were handed in have them. */
+export function questionsIn(
+  db: Db,
+  rows: readonly QuestionRow[],
+): { readonly ref: string; readonly title: string; readonly part: number }[] {
+  const seen = new Map<string, { ref: string; title: string; part: number }>();
+  const asked = new Set(rows.map(({ ref }) => ref));
+  for (const id of new Set(rows.map(({ attemptId }) => attemptId))) {
+    if (seen.size === asked.size) break;
+    for (const { ref, item, part } of planOf(db, anyAttempt(db, id)).places)
+      if (asked.has(ref) && !seen.has(ref)) seen.set(ref, { ref, title: item.title, part });
+  }
+  return [...seen.values()];
+}

@@ -1,0 +1,31 @@
+'use client';
+
+import { useTranslations } from 'use-intl';
+import type { Act } from '@/core/access/access';
+import { Questions, type AnswersProps } from '../../entry/Answers';
+import { DeskPage } from '../DeskPage';
+
+interface Props extends Omit<AnswersProps, 'needs'> {
+  readonly acts: readonly Act[];
+  readonly student: string;
+  readonly testId: number;
+}
+
+/** A student's answers as they were handed in, with the right ones. */
+export function StudentAnswers({ name, acts, student, testId, ...answers }: Props) {
+  return (
+    <DeskPage name={name} acts={acts} place="results">
+      <Whose student={student} />
+      <Questions {...answers} magnification={1} back={`/desk/results/${testId}`} />
+    </DeskPage>
+  );
+}
+
+function Whose({ student }: { readonly student: string }) {
+  const t = useTranslations('results');
+  return (
+    <p>
+      <b>{t('answersOf', { student })}</b>
+    </p>
+  );
+}

@@ -1,0 +1,133 @@
+'use client';
+
+import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { Points } from '@/core/sitting/points';
+import entry from '../../entry/entry.module.css';
+import { roundPoints, usePointsWords } from '../../entry/usePointsWords';
+import desk from '../desk.module.css';
+import { useDateWords } from '../useDateWords';
+import styles from './results.module.css';
+
+export interface ResultRow {
+  readonly attemptId: string;
+  readonly student: string;
+  readonly signInName: string;
+  readonly handedInAt: number;
+  readonly usedMs: number;
+  readonly points: Points | null;
+  readonly toMark: boolean;
+  readonly held: boolean;
+}
+type Only = 'all' | 'toMark' | 'held';
+
+const shareOf = ({ points }: ResultRow): number =>
+  points === null || points.maximum === 0 ? -1 : points.score / points.maximum;
+
+/** Who handed it in, and what it is worth. */
+export function StudentsTable({
+  testId,
+  results,
+}: {
+  readonly testId: number;
+  readonly results: readonly ResultRow[];
+}) {
+  const t = useTranslations('results.students');
+  const words = usePointsWords();
+  const { dateTime } = useDateWords();
+  const [sought, setSought] = useState('');
+  const [only, setOnly] = useState<Only>('all');
+  const wanted = sought.trim().toLocaleLowerCase();
+  const rows = results.filter(
+    (row) =>
+      `${row.student} ${row.signInName}`.toLocaleLowerCase().includes(wanted) &&
+      (only === 'all' || row[only]),
+  );
+  const columns: TableColumnsType<ResultRow> = [
+    {
+      key: 'student',
+      title: t('student'),
+      render: (_, row) => (
+        <>
+          <b>{row.student}</b> <span className={entry.soft}>{row.signInName}</span>
+        </>
+      ),
+      sorter: (a, b) => a.student.localeCompare(b.student),
+    },
+    {
+      key: 'points',
+      title: t('points'),
+      render: (_, row) => (row.points ? words(row.points) : '–'),
+      sorter: (a, b) => (a.points?.score ?? -1) - (b.points?.score ?? -1),
+    },
+    {
+      key: 'share',
+      title: t('share'),
+      align: 'right',
+      render: (_, row) => (shareOf(row) < 0 ? '–' : `${roundPoints(shareOf(row) * 100)} %`),
+      sorter: (a, b) => shareOf(a) - shareOf(b),
+    },
+    {
+      key: 'minutes',
+      title: t('minutes'),
+      align: 'right',
+      render: (_, row) => Math.round(row.usedMs / 60_000),
+      sorter: (a, b) => a.usedMs - b.usedMs,
+    },
+    {
+      key: 'handedIn',
+      title: t('handedIn'),
+      render: (_, row) => dateTime(row.handedInAt),
+      sorter: (a, b) => a.handedInAt - b.handedInAt,
+    },
+    {
+      key: 'ways',
+      title: t('ways'),
+      render: (_, row) => (
+        <Button
+          href={`/desk/results/${testId}/${row.attemptId}`}
+          aria-label={t('answersOf', { student: row.student })}
+        >
+          {t('answers')}
+        </Button>
+      ),
+    },
+  ];
+  return (
+    <section aria-labelledby="students" className={desk.rooms}>
+      <h2 id="students">{t('title')}</h2>
+      <div className={styles.find}>
+        <label className={desk.choose}>
+          {t('search')}
+          <Input size="large" allowClear value={sought} onChange={({ target }) => setSought(target.value)} />
+        </label>
+        <label className={desk.choose}>
+          {t('show')}
+          <Select<Only>
+            size="large"
+            className={styles.only}
+            value={only}
+            onChange={setOnly}
+            options={(['all', 'toMark', 'held'] as const).map((value) => ({
+              value,
+              label: t(`only.${value}`),
+            }))}
+          />
+        </label>
+      </div>
+      <p role="status" className={entry.soft}>
+        {t('count', { count: rows.length })}
+      </p>
+      <Table
+        className={entry.table}
+        columns={columns}
+        dataSource={rows.map((row) => ({ ...row, key: row.attemptId }))}
+        pagination={rows.length > 25 ? { pageSize: 25, showSizeChanger: false } : false}
+        scroll={{ x: 'max-content' }}
+        locale={{ emptyText: t('empty') }}
+        showSorterTooltip={false}
+      />
+    </section>
+  );
+}
