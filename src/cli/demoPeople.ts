@@ -88,6 +88,7 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     given: { goAhead: true, ownsScreen: true },
   },
   adult('petra', 'Petra Vance', 'teacher', 'harbor-chalk', 'teacher of the class Harbor 6'),
+  adult('sten', 'Sten Aldous', 'teacher', 'tide-table', 'teacher of Harbor 7, which has taken the benchmark'),
   adult('ulla', 'Ulla Sandoval', 'proctor', 'quiet-jetty', 'proctor: supervises'),
   adult('noor', 'Noor Castellan', 'scorer', 'plumb-line', 'scorer: marks what a machine cannot'),
   adult(
@@ -99,7 +100,7 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
   ),
 ];
 
-/** The class they are all in. */
+/** The class that Petra teaches and the students are in. */
 export const DEMO_CLASS = 'Harbor 6';
 
 /** What of the demo is offered for practice, by folder in content/. */
@@ -108,3 +109,6 @@ export const DEMO_PRACTICE: Readonly<Record<string, { readonly grade: string; re
   'skerry-sound-working': { grade: '6', subject: 'Mathematics' },
   'skerry-sound-crossing': { grade: '6', subject: 'Science' },
 };
+
+/** The test that the other class has taken. */
+export const DEMO_BENCHMARK = 'skerry-sound-grade-6';

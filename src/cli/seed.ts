@@ -3,14 +3,15 @@ import { join } from 'node:path';
 import { UnreadablePackage } from '@/core/qti/package';
 import { addClass, putIntoClass } from '@/server/accounts/classes';
 import { putUser } from '@/server/accounts/users';
-import { database, dataDir } from '@/server/db/open';
+import { database, dataDir, type Db } from '@/server/db/open';
 import { prepared } from '@/server/db/statements';
 import { assign } from '@/server/delivery/assignments';
 import { offerForPractice } from '@/server/delivery/practice';
 import { filesAt } from '@/server/library/files';
-import { importPackage } from '@/server/library/library';
+import { importPackage, loadTest } from '@/server/library/library';
 import { stop } from './arguments';
-import { DEMO_CLASS, DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
+import { DEMO_OTHER_CLASS, takeTogether } from './demoClass';
+import { DEMO_BENCHMARK, DEMO_CLASS, DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
 
 /** Fills the database with the demo: every package in content/ through the real importer, and in an empty one people and assignments. */
 async function main(): Promise<void> {
@@ -38,13 +39,34 @@ async function main(): Promise<void> {
     return;
   }
   const classId = addClass(db, DEMO_CLASS);
+  let sten = 0;
   for (const person of DEMO_PEOPLE) {
     const id = await putUser(db, person);
-    if (person.role === 'student' || person.role === 'teacher') putIntoClass(db, classId, id);
+    if (person.role === 'student' || person.signInName === 'petra') putIntoClass(db, classId, id);
+    if (person.signInName === 'sten') sten = id;
     if (person.role === 'student') for (const testId of testIds) assign(db, testId, id, person.given);
   }
-  process.stdout.write(`added ${DEMO_PEOPLE.length} people\n`);
+  await addOtherClass(db, sten, testIds);
+  process.stdout.write(
+    `added ${DEMO_PEOPLE.length} people, and a class of ${DEMO_OTHER_CLASS.students.length}\n`,
+  );
 }
+
+/** A class that has taken the benchmark last week, so that there are results to look at. */
+async function addOtherClass(db: Db, teacher: number, testIds: readonly number[]): Promise<void> {
+  const classId = addClass(db, DEMO_OTHER_CLASS.title);
+  putIntoClass(db, classId, teacher);
+  const benchmark = testIds.find((id) => loadTest(db, id)?.test.identifier === DEMO_BENCHMARK);
+  const students: number[] = [];
+  for (const { name, signInName } of DEMO_OTHER_CLASS.students) {
+    const id = await putUser(db, { signInName, displayName: name, role: 'student' });
+    putIntoClass(db, classId, id);
+    if (benchmark !== undefined) assign(db, benchmark, id, { held: true });
+    students.push(id);
+  }
+  await takeTogether(db, students, Date.now() - WEEK_MS);
+}
+const WEEK_MS = 7 * 24 * 3_600_000;
 
 main().catch((error: unknown) => {
   if (error instanceof UnreadablePackage) stop(error.message, 2);

@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import fc from 'fast-check';
+import { actsOf, type Act } from '../../src/core/access/access';
 import { PASSWORDS, expect, test, type App } from './app';
 
 /** Every address the app answers, as the code says them; parts in brackets stand for anything. */
@@ -267,7 +268,7 @@ test('nobody reads or changes an attempt that is not theirs', async ({ ownApp: a
         method,
       );
       // What whoever supervises does is refused to every student, whosever the attempt is.
-      const forStaff = method === 'POST' && /\/(unlock|hold|release|late)$/.test(route);
+      const forStaff = method === 'POST' && /\/(unlock|hold|release|late|marks)$/.test(route);
       expect(forStaff ? [403] : [400, 404, 405], `${method} ${route}: ${answered.status}`).toContain(
         answered.status,
       );
@@ -276,6 +277,82 @@ test('nobody reads or changes an attempt that is not theirs', async ({ ownApp: a
       expect(none ? [404] : [401, 405], `${method} ${route} signed out: ${unknown.status}`).toContain(
         unknown.status,
       );
+    }
+  }
+});
+
+/** Who may ask for what under /api: an act of core/access, or anyone. A route that is not here fails the test below. */
+const WHO: Readonly<Record<string, Act | 'anyone'>> = {
+  '/api/assignments/[id]/assets/[...path]': 'take',
+  '/api/assignments/[id]/begin': 'take',
+  '/api/assignments/[id]/let-in': 'supervise',
+  '/api/assignments/[id]/standing': 'take',
+  '/api/assignments/[id]/take-back': 'give',
+  '/api/assignments/give': 'give',
+  '/api/attempts/[id]/assets/[...path]': 'mark',
+  '/api/attempts/[id]/content': 'take',
+  '/api/attempts/[id]/events': 'take',
+  '/api/attempts/[id]/go-on': 'take',
+  '/api/attempts/[id]/hand-in': 'take',
+  '/api/attempts/[id]/hold': 'supervise',
+  '/api/attempts/[id]/items/[item]/check': 'take',
+  '/api/attempts/[id]/late': 'supervise',
+  '/api/attempts/[id]/marks': 'mark',
+  '/api/attempts/[id]/release': 'supervise',
+  '/api/attempts/[id]/resume': 'take',
+  '/api/attempts/[id]/sealed': 'take',
+  '/api/attempts/[id]/start': 'take',
+  '/api/attempts/[id]/stop': 'take',
+  '/api/attempts/[id]/unlock': 'supervise',
+  '/api/dictionaries/[language]': 'anyone',
+  '/api/language': 'anyone',
+  '/api/my-view': 'take',
+  '/api/practice': 'anyone',
+  '/api/rooms': 'supervise',
+  '/api/rooms/[id]/close': 'supervise',
+  '/api/sign-in': 'anyone',
+  '/api/sign-in/lift': 'supervise',
+  '/api/sign-in/room': 'anyone',
+  '/api/sign-out': 'anyone',
+  '/api/tests/[id]/export/[file]': 'see-results',
+  '/api/tests/[id]/marking-rule': 'see-results',
+  '/api/tests/[id]/release': 'see-results',
+  '/api/users/[id]/sign-out': 'supervise',
+};
+const ASKED_WITH_GET =
+  /(assets\/\[\.\.\.path\]|standing|content|sealed|dictionaries\/\[language\]|export\/\[file\])$/;
+
+test('whoever has not the right to something is refused it, role by role and route by route', async ({
+  ownApp: app,
+}) => {
+  const api = ROUTES.filter((one) => one.startsWith('/api/'));
+  expect(api.filter((one) => !Object.hasOwn(WHO, one))).toEqual([]);
+  expect(Object.keys(WHO).filter((one) => !api.includes(one))).toEqual([]);
+  const { attempt } = await begin(app, 'wren');
+  for (const [name, role] of [
+    ['bao', 'student'],
+    ['petra', 'teacher'],
+    ['ulla', 'proctor'],
+    ['noor', 'scorer'],
+    ['edda', 'administrator'],
+  ] as const) {
+    const signedIn = await json(app, '/api/sign-in', { name, password: PASSWORDS[name] });
+    const [set = ''] = (signedIn.headers['set-cookie'] as string[] | undefined) ?? [];
+    const cookie = set.split(';')[0] ?? '';
+    expect(cookie, name).not.toBe('');
+    for (const [route, who] of Object.entries(WHO)) {
+      if (who === 'anyone' || actsOf(role).includes(who)) continue;
+      const path = route
+        .replace('/attempts/[id]', `/attempts/${attempt}`)
+        .replace('[id]', '1')
+        .replace('[item]', 'reading-1')
+        .replace('[language]', 'en')
+        .replace('[file]', 'results.csv')
+        .replace('[...path]', 'images/x.svg');
+      const { status } = await json(app, path, {}, cookie, ASKED_WITH_GET.test(route) ? 'GET' : 'POST');
+      // A student's own way to a picture is there for every student, and leads to nothing of others.
+      const own = role === 'student' && route.endsWith('assets/[...path]');
+      expect(own ? [404] : [403], `${role} at ${route}`).toContain(status);
     }
   }
 });

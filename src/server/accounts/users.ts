@@ -80,12 +80,13 @@ export async function putUser(
     signInName: string;
     displayName: string;
     role: Role;
-    password: string;
+    /** Without one nobody signs in under this name until it is set. */
+    password?: string;
     needs?: Partial<AccessNeeds>;
   },
 ): Promise<number> {
-  const passwordHash = await hash(user.password);
-  const row = prepared<[string, string, string, string, string, number], { id: number }>(
+  const passwordHash = user.password === undefined ? null : await hash(user.password);
+  const row = prepared<[string, string, string, string | null, string, number], { id: number }>(
     db,
     `INSERT INTO users (sign_in_name, display_name, role, password_hash, needs, created_at) VALUES (?, ?, ?, ?, ?, ?)
      ON CONFLICT (sign_in_name) DO UPDATE SET display_name = excluded.display_name, role = excluded.role,

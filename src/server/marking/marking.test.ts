@@ -6,7 +6,8 @@ import { beginAttempt, handIn, resumeAttempt, saveBatch } from '../delivery/deli
 import { scoreAgain } from '../delivery/late';
 import { ADMINISTRATOR, oneClass, testSchool, type TestSchool } from '../delivery/testSchool';
 import { resultFor } from '../results/results';
-import { answerToMark, mark, nextToMark, questionsToMark, setMarkingRule } from './marking';
+import { mark, setMarkingRule } from './marking';
+import { answerToMark, nextToMark, questionsToMark } from './queue';
 
 const REF = 'reading-5';
 const NAMES: Readonly<Record<string, string>> = { bao: 'Bao Reyes', ines: 'Ines Lindqvist' };
@@ -15,7 +16,7 @@ let teacher: User;
 let scorer: User;
 let third: User;
 let administrator: User;
-let attempts: { readonly id: string; readonly student: User }[];
+let attempts: { readonly id: string; readonly student: User }[] = [];
 
 async function person(name: string, role: User['role']): Promise<User> {
   const id = await putUser(school.db, {
@@ -29,7 +30,7 @@ async function person(name: string, role: User['role']): Promise<User> {
   return user;
 }
 /** Takes the test with one sentence for the question a person marks, and hands it in. */
-function take(student: User, words: string): { id: string; student: User } {
+async function take(student: User, words: string): Promise<{ id: string; student: User }> {
   const { db } = school;
   const [given] = assignedTests(db, student.id);
   const { attemptId } = beginAttempt(db, student, given?.assignmentId ?? 0, 2000);
@@ -43,7 +44,7 @@ function take(student: User, words: string): { id: string; student: User } {
     seq: 1,
     at: 2100,
   } as const;
-  void saveBatch(db, student, attemptId, { device, events: [event], cursor: 0 }, 2100);
+  await saveBatch(db, student, attemptId, { device, events: [event], cursor: 0 }, 2100);
   handIn(db, student, attemptId, device, 'asked', 3000);
   return { id: attemptId, student };
 }
@@ -57,14 +58,16 @@ beforeEach(async () => {
   for (const table of ['mark_log', 'marks', 'settled_marks', 'marking_rules'])
     db.prepare(`DELETE FROM ${table}`).run();
   db.prepare('UPDATE assignments SET released_at = NULL').run();
-  if (attempts) {
+  if (attempts.length > 0) {
     for (const { id } of attempts) scoreAgain(db, anyAttempt(db, id));
     return;
   }
   const testId = db.prepare<[], { id: number }>('SELECT id FROM tests').get()?.id ?? 0;
   const students = [await person('bao', 'student'), await person('ines', 'student')];
   for (const { id } of students) assign(db, testId, id);
-  attempts = students.map((student, i) => take(student, `She saw that it was gone, ${i}.`));
+  attempts = [];
+  for (const [i, student] of students.entries())
+    attempts.push(await take(student, `She saw that it was gone, ${i}.`));
   teacher = await person('petra', 'teacher');
   oneClass(db);
   scorer = await person('noor', 'scorer');

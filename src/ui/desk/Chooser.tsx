@@ -3,6 +3,7 @@
 import { Button, Select, Space } from 'antd';
 import { useState } from 'react';
 import styles from './desk.module.css';
+import { Labelled } from '../entry/Labelled';
 
 interface Props {
   readonly label: string;
@@ -20,18 +21,20 @@ export function Chooser({ label, placeholder, options, words, working, onDo }: P
   const rests = working || value === null;
   return (
     <Space wrap align="end">
-      <label className={styles.choose}>
-        {label}
-        <Select
-          size="large"
-          className={styles.select}
-          value={value}
-          placeholder={placeholder}
-          options={[...options]}
-          onChange={setValue}
-          showSearch={{ optionFilterProp: 'label' }}
-        />
-      </label>
+      <Labelled label={label}>
+        {(id) => (
+          <Select
+            id={id}
+            size="large"
+            className={styles.select}
+            value={value}
+            placeholder={placeholder}
+            options={[...options]}
+            onChange={setValue}
+            showSearch={{ optionFilterProp: 'label' }}
+          />
+        )}
+      </Labelled>
       <Button
         size="large"
         // One that is disabled would lose the focus.

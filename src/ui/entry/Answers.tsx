@@ -54,7 +54,13 @@ export function Questions({
   stimuli,
   magnification,
   back,
-}: Omit<AnswersProps, 'name' | 'needs'> & { readonly magnification: number; readonly back: string }) {
+  student,
+}: Omit<AnswersProps, 'name' | 'needs'> & {
+  readonly magnification: number;
+  readonly back: string;
+  /** Whose they are, where whoever looks at them is somebody else. */
+  readonly student?: string;
+}) {
   const { layout } = useLayout(magnification);
   const t = useTranslations('answers');
   const score = useTranslations('score');
@@ -64,7 +70,7 @@ export function Questions({
   const assetUrl = (path: string) => assetAddress(attemptId, path);
   return (
     <>
-      <h1>{t('title')}</h1>
+      <h1>{student === undefined ? t('title') : t('titleOf', { student })}</h1>
       <p className={styles.soft}>{title}</p>
       {!question && <p>{t('none')}</p>}
       <nav className={styles.numbers} aria-label={t('list')}>
@@ -103,7 +109,7 @@ export function Questions({
                     maximum: question.maximum,
                   })}
             </p>
-            <h3>{t('yours')}</h3>
+            <h3>{student === undefined ? t('yours') : t('theirs')}</h3>
             <AnswerView
               item={question.item}
               responses={question.responses}
@@ -132,7 +138,7 @@ export function Questions({
           {t('next')}
         </Button>
         <Button size="large" href={back}>
-          {t('back')}
+          {student === undefined ? t('back') : t('backToResults')}
         </Button>
       </p>
     </>

@@ -8,6 +8,7 @@ import { ContentTitle } from '../content/ContentView';
 import { forgetAllAttempts } from '../attempt/offline/forgetAll';
 import { useHydrated } from '../kit/useHydrated';
 import styles from './entry.module.css';
+import { Labelled } from './Labelled';
 import { Page } from './Page';
 import { useAsk } from './useAsk';
 
@@ -61,19 +62,21 @@ function PracticeList({ signedInAs, tests }: Props) {
     window.location.assign(`/tests/${begun.assignmentId}`);
   };
   const choose = (of: 'grade' | 'subject') => (
-    <label className={styles.choose}>
-      {t(of)}
-      <Select
-        size="large"
-        disabled={!hydrated}
-        value={only[of] ?? ''}
-        onChange={(value: string) => setOnly({ ...only, [of]: value === '' ? null : value })}
-        options={[
-          { value: '', label: t(`any.${of}`) },
-          ...valuesOf(tests, of).map((value) => ({ value, label: value })),
-        ]}
-      />
-    </label>
+    <Labelled label={t(of)}>
+      {(id) => (
+        <Select
+          id={id}
+          size="large"
+          disabled={!hydrated}
+          value={only[of] ?? ''}
+          onChange={(value: string) => setOnly({ ...only, [of]: value === '' ? null : value })}
+          options={[
+            { value: '', label: t(`any.${of}`) },
+            ...valuesOf(tests, of).map((value) => ({ value, label: value })),
+          ]}
+        />
+      )}
+    </Labelled>
   );
   return (
     <>

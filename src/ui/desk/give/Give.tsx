@@ -10,7 +10,7 @@ import entry from '../../entry/entry.module.css';
 import { useAsk } from '../../entry/useAsk';
 import { useHydrated } from '../../kit/useHydrated';
 import { DeskPage } from '../DeskPage';
-import desk from '../desk.module.css';
+import { Labelled } from '../../entry/Labelled';
 import { GivenTable, type GivenRow } from './GivenTable';
 import { Afterwards, HowTaken } from './HowTaken';
 import { useDateWords } from '../useDateWords';
@@ -90,23 +90,25 @@ function GiveForm({
       <p className={entry.soft}>{t('text')}</p>
       <div className={styles.columns}>
         <div className={styles.column}>
-          <label className={desk.choose}>
-            {t('test')}
-            <Select
-              size="large"
-              ref={testRef}
-              value={testId}
-              placeholder={t('chooseTest')}
-              options={listed.map((one) => ({
-                value: one.testId,
-                label: one.title,
-                title: one.importedAt > 0 ? t('version', { date: dateTime(one.importedAt) }) : undefined,
-              }))}
-              onChange={setTestId}
-              showSearch={{ optionFilterProp: 'label' }}
-              status={missing && testId === null ? 'error' : undefined}
-            />
-          </label>
+          <Labelled label={t('test')}>
+            {(id) => (
+              <Select
+                id={id}
+                size="large"
+                ref={testRef}
+                value={testId}
+                placeholder={t('chooseTest')}
+                options={listed.map((one) => ({
+                  value: one.testId,
+                  label: one.title,
+                  title: one.importedAt > 0 ? t('version', { date: dateTime(one.importedAt) }) : undefined,
+                }))}
+                onChange={setTestId}
+                showSearch={{ optionFilterProp: 'label' }}
+                status={missing && testId === null ? 'error' : undefined}
+              />
+            )}
+          </Labelled>
           {missing && testId === null && <p className={styles.missing}>{t('testMissing')}</p>}
           <ToWhom
             classes={classes}

@@ -9,6 +9,7 @@ import entry from '../../entry/entry.module.css';
 import { useAsk } from '../../entry/useAsk';
 import { useFocusKept } from '../../kit/useFocusKept';
 import desk from '../desk.module.css';
+import { Labelled } from '../../entry/Labelled';
 import { useDateWords } from '../useDateWords';
 import type { TimesGiven } from './Times';
 
@@ -86,16 +87,18 @@ export function GivenTable({
   return (
     <section ref={rootRef} tabIndex={-1} aria-labelledby="given" className={desk.rooms}>
       <h2 id="given">{t('title')}</h2>
-      <label className={desk.choose}>
-        {t('search')}
-        <Input
-          size="large"
-          className={desk.select}
-          allowClear
-          value={sought}
-          onChange={({ target }) => setSought(target.value)}
-        />
-      </label>
+      <Labelled label={t('search')}>
+        {(id) => (
+          <Input
+            id={id}
+            size="large"
+            className={desk.select}
+            allowClear
+            value={sought}
+            onChange={({ target }) => setSought(target.value)}
+          />
+        )}
+      </Labelled>
       <p role="status" className={entry.soft}>
         {t('count', { count: rows.length })}
       </p>

@@ -3,7 +3,7 @@
 import { Input } from 'antd';
 import { useTranslations } from 'use-intl';
 import { useHydrated } from '../../kit/useHydrated';
-import desk from '../desk.module.css';
+import { Labelled } from '../../entry/Labelled';
 import styles from './give.module.css';
 
 export interface TimesGiven {
@@ -38,15 +38,17 @@ export function Times({
   // The time zone is the browser's.
   const hydrated = useHydrated();
   const field = (name: 'opensAt' | 'closesAt') => (
-    <label className={desk.choose}>
-      {t(name)}
-      <Input
-        size="large"
-        type="datetime-local"
-        defaultValue={localWriting(times[name])}
-        onChange={({ target }) => onChange({ ...times, [name]: localMoment(target.value) })}
-      />
-    </label>
+    <Labelled label={t(name)}>
+      {(id) => (
+        <Input
+          id={id}
+          size="large"
+          type="datetime-local"
+          defaultValue={localWriting(times[name])}
+          onChange={({ target }) => onChange({ ...times, [name]: localMoment(target.value) })}
+        />
+      )}
+    </Labelled>
   );
   return (
     <fieldset className={styles.times}>

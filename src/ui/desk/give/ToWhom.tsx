@@ -2,7 +2,7 @@
 
 import { Select } from 'antd';
 import { useTranslations } from 'use-intl';
-import desk from '../desk.module.css';
+import { Labelled } from '../../entry/Labelled';
 import styles from './give.module.css';
 
 export interface ToWhomProps {
@@ -35,32 +35,34 @@ export function ToWhom({ classes, students, whom, onChange, missing }: ToWhomPro
   const t = useTranslations('give');
   return (
     <>
-      <label className={desk.choose}>
-        {t('whom')}
-        <Select
-          mode="multiple"
-          size="large"
-          value={[...whom]}
-          placeholder={t('chooseWhom')}
-          onChange={onChange}
-          showSearch={{ optionFilterProp: 'label' }}
-          status={missing ? 'error' : undefined}
-          notFoundContent={t('nobody')}
-          options={[
-            {
-              label: t('classes'),
-              options: classes.map((one) => ({
-                value: `class ${one.id}`,
-                label: t('class', { title: one.title, count: one.students.length }),
-              })),
-            },
-            {
-              label: t('students'),
-              options: students.map(({ id, name }) => ({ value: `student ${id}`, label: name })),
-            },
-          ]}
-        />
-      </label>
+      <Labelled label={t('whom')}>
+        {(id) => (
+          <Select
+            id={id}
+            mode="multiple"
+            size="large"
+            value={[...whom]}
+            placeholder={t('chooseWhom')}
+            onChange={onChange}
+            showSearch={{ optionFilterProp: 'label' }}
+            status={missing ? 'error' : undefined}
+            notFoundContent={t('nobody')}
+            options={[
+              {
+                label: t('classes'),
+                options: classes.map((one) => ({
+                  value: `class ${one.id}`,
+                  label: t('class', { title: one.title, count: one.students.length }),
+                })),
+              },
+              {
+                label: t('students'),
+                options: students.map(({ id, name }) => ({ value: `student ${id}`, label: name })),
+              },
+            ]}
+          />
+        )}
+      </Labelled>
       {missing && <p className={styles.missing}>{t('whomMissing')}</p>}
     </>
   );

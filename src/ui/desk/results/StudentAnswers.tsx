@@ -1,6 +1,5 @@
 'use client';
 
-import { useTranslations } from 'use-intl';
 import type { Act } from '@/core/access/access';
 import { Questions, type AnswersProps } from '../../entry/Answers';
 import { DeskPage } from '../DeskPage';
@@ -15,17 +14,7 @@ interface Props extends Omit<AnswersProps, 'needs'> {
 export function StudentAnswers({ name, acts, student, testId, ...answers }: Props) {
   return (
     <DeskPage name={name} acts={acts} place="results">
-      <Whose student={student} />
-      <Questions {...answers} magnification={1} back={`/desk/results/${testId}`} />
+      <Questions {...answers} magnification={1} back={`/desk/results/${testId}`} student={student} />
     </DeskPage>
-  );
-}
-
-function Whose({ student }: { readonly student: string }) {
-  const t = useTranslations('results');
-  return (
-    <p>
-      <b>{t('answersOf', { student })}</b>
-    </p>
   );
 }

@@ -5,8 +5,9 @@ import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Points } from '@/core/sitting/points';
 import entry from '../../entry/entry.module.css';
-import { roundPoints, usePointsWords } from '../../entry/usePointsWords';
+import { usePointsWords } from '../../entry/usePointsWords';
 import desk from '../desk.module.css';
+import { Labelled } from '../../entry/Labelled';
 import { useDateWords } from '../useDateWords';
 import styles from './results.module.css';
 
@@ -65,7 +66,7 @@ export function StudentsTable({
       key: 'share',
       title: t('share'),
       align: 'right',
-      render: (_, row) => (shareOf(row) < 0 ? '–' : `${roundPoints(shareOf(row) * 100)} %`),
+      render: (_, row) => (shareOf(row) < 0 ? '–' : `${Math.round(shareOf(row) * 100)} %`),
       sorter: (a, b) => shareOf(a) - shareOf(b),
     },
     {
@@ -98,23 +99,31 @@ export function StudentsTable({
     <section aria-labelledby="students" className={desk.rooms}>
       <h2 id="students">{t('title')}</h2>
       <div className={styles.find}>
-        <label className={desk.choose}>
-          {t('search')}
-          <Input size="large" allowClear value={sought} onChange={({ target }) => setSought(target.value)} />
-        </label>
-        <label className={desk.choose}>
-          {t('show')}
-          <Select<Only>
-            size="large"
-            className={styles.only}
-            value={only}
-            onChange={setOnly}
-            options={(['all', 'toMark', 'held'] as const).map((value) => ({
-              value,
-              label: t(`only.${value}`),
-            }))}
-          />
-        </label>
+        <Labelled label={t('search')}>
+          {(id) => (
+            <Input
+              size="large"
+              allowClear
+              value={sought}
+              onChange={({ target }) => setSought(target.value)}
+            />
+          )}
+        </Labelled>
+        <Labelled label={t('show')}>
+          {(id) => (
+            <Select<Only>
+              id={id}
+              size="large"
+              className={styles.only}
+              value={only}
+              onChange={setOnly}
+              options={(['all', 'toMark', 'held'] as const).map((value) => ({
+                value,
+                label: t(`only.${value}`),
+              }))}
+            />
+          )}
+        </Labelled>
       </div>
       <p role="status" className={entry.soft}>
         {t('count', { count: rows.length })}

@@ -1,7 +1,7 @@
 import { titled } from '@/app/language';
 import { actsOf } from '@/core/access/access';
 import { database } from '@/server/db/open';
-import { questionsToMark } from '@/server/marking/marking';
+import { questionsToMark } from '@/server/marking/queue';
 import { MarkingList } from '@/ui/desk/marking/MarkingList';
 import { pageUserWho } from '../../../http';
 

@@ -1,7 +1,7 @@
 import { titled } from '@/app/language';
 import { actsOf } from '@/core/access/access';
 import { database } from '@/server/db/open';
-import { answerToMark, nextToMark, questionsToMark } from '@/server/marking/marking';
+import { answerToMark, nextToMark, questionsToMark } from '@/server/marking/queue';
 import { AllMarked } from '@/ui/desk/marking/AllMarked';
 import { orNotFound, pageUserWho } from '../../../../../http';
 import { MarkPage } from './MarkPage';

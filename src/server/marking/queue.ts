@@ -1,0 +1,178 @@
+import { createHash } from 'node:crypto';
+import type { Content } from '@/core/content/content';
+import type { RawResponse } from '@/core/content/response';
+import { deliverItem, deliverScorerRubrics } from '@/core/deliver/deliver';
+import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
+import {
+  settle,
+  totalOf,
+  traitsOf,
+  type MarkingRule,
+  type PersonPoints,
+  type Trait,
+} from '@/core/marking/marking';
+import { numberOf } from '@/core/processing/numbers';
+import { scoredBy } from '@/core/processing/score';
+import { agreementOf, type Agreement } from '@/core/statistics/agreement';
+import type { User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { anyAttempt } from '../delivery/attempts';
+import { deliveredOf } from '../delivery/content';
+import { planOf, sittingOf } from '../delivery/sittings';
+import { Refusal } from '../refusal';
+import {
+  answersReached,
+  isFor,
+  isReleased,
+  keyOf,
+  markingRule,
+  marksBy,
+  pointsIn,
+  toBeMarked,
+  type AnswerRow,
+  type MarkRow,
+} from './marks';
+
+/** A question whose answers a person marks, with how far that is. */
+export interface QuestionToMark {
+  readonly testId: number;
+  readonly test: string;
+  readonly ref: string;
+  /** What the item is called. */
+  readonly title: string;
+  readonly rule: MarkingRule;
+  /** Answers, and of them those that are done; those this reader can still mark. */
+  readonly answers: number;
+  readonly done: number;
+  readonly forYou: number;
+  /** How far the first two readers agree; null before there are two. */
+  readonly agreement: Agreement | null;
+}
+
+/** What there is to mark, question by question. @throws Refusal `not-yours` */
+export function questionsToMark(db: Db, by: User): QuestionToMark[] {
+  const groups = new Map<string, AnswerRow[]>();
+  for (const row of answersReached(db, by)) {
+    const key = `${row.test_id} ${row.item}`;
+    groups.set(key, [...(groups.get(key) ?? []), row]);
+  }
+  const marks = new Map<number, Map<string, MarkRow[]>>();
+  const questions = [...groups.values()].flatMap((answers): QuestionToMark[] => {
+    const [first] = answers;
+    if (!first) return [];
+    const { test_id: testId, title: test, item: ref } = first;
+    const ofTest = marks.get(testId) ?? marksBy(db, testId);
+    marks.set(testId, ofTest);
+    const rule = markingRule(db, testId);
+    const given = answers.map((answer) => ofTest.get(keyOf(answer)) ?? []);
+    const pairs = given.flatMap(([one, two]) =>
+      one && two ? [[totalOf(pointsIn(one)), totalOf(pointsIn(two))] as const] : [],
+    );
+    return [
+      {
+        testId,
+        test,
+        ref,
+        title: planOf(db, anyAttempt(db, first.attempt_id)).placeOf(ref)?.item.title ?? ref,
+        rule,
+        answers: answers.length,
+        done: given.filter((one) => settle(one.map(pointsIn), rule).state === 'settled').length,
+        forYou: given.filter((one) => isFor(by, one, rule)).length,
+        agreement: pairs.length > 0 ? agreementOf(pairs) : null,
+      },
+    ];
+  });
+  return questions.sort(
+    (a, b) => a.test.localeCompare(b.test) || a.testId - b.testId || a.ref.localeCompare(b.ref),
+  );
+}
+
+/** An answer as it was handed in, for whoever marks it: without a name. */
+export interface AnswerToMark {
+  readonly attemptId: string;
+  readonly testId: number;
+  readonly ref: string;
+  readonly test: string;
+  readonly title: string;
+  readonly item: DeliveredItem;
+  readonly stimuli: DeliveredTest['stimuli'];
+  readonly responses: Readonly<Record<string, RawResponse>>;
+  readonly rubrics: readonly Content[];
+  readonly traits: readonly Trait[];
+  /** What the machine gave for its part; null where all of it is a person's. */
+  readonly machine: number | null;
+  /** What this reader gave; null before they have. */
+  readonly own: { readonly points: PersonPoints; readonly note: string } | null;
+  /** What the two before gave in all, where they differ too much and this reader decides. */
+  readonly differ: readonly [number, number] | null;
+  /** It can be marked, or its mark changed. */
+  readonly open: boolean;
+}
+
+/** Where an answer stands in the order of a question: told from nothing of its student's, the same each time. */
+const shuffled = ({ attempt_id: id, item }: AnswerRow): string =>
+  createHash('sha256').update(`${id} ${item}`).digest('hex');
+
+/**
+ * The answer to a question that a reader marks next.
+ * @param after the answer they come from, to be left for later
+ * @returns null when there is none for them
+ * @throws Refusal `not-yours`
+ */
+export function nextToMark(
+  db: Db,
+  by: User,
+  {
+    testId,
+    ref,
+    after = null,
+  }: { readonly testId: number; readonly ref: string; readonly after?: string | null },
+): string | null {
+  const marks = marksBy(db, testId);
+  const rule = markingRule(db, testId);
+  const waiting = answersReached(db, by, { testId, ref })
+    .filter((answer) => isFor(by, marks.get(keyOf(answer)) ?? [], rule))
+    .map((answer) => ({ id: answer.attempt_id, at: shuffled(answer) }))
+    .sort((a, b) => a.at.localeCompare(b.at));
+  const from = after === null ? '' : shuffled({ attempt_id: after, item: ref, test_id: testId, title: '' });
+  return (waiting.find(({ at }) => at > from) ?? waiting[0])?.id ?? null;
+}
+
+/** An answer that a person marks. @throws Refusal `not-yours`, `not-found`, also for what a machine marks alone */
+export function answerToMark(db: Db, by: User, attemptId: string, ref: string): AnswerToMark {
+  const attempt = toBeMarked(db, by, attemptId, ref);
+  const sitting = sittingOf(db, attempt, attempt.handed_in_at ?? 0);
+  const place = sitting.plan.placeOf(ref);
+  const question = sitting.state.questions.get(ref);
+  if (!place || !question) throw new Refusal('not-found', 404);
+  const { item } = place;
+  const { test, id: testId } = { ...sitting.plan.content, id: attempt.test_id };
+  const session = {
+    tries: question.attempts,
+    outcomes: question.score?.outcomes ?? {},
+    templateDefaults: question.templateDefaults,
+  };
+  const marks = marksBy(db, testId).get(keyOf({ attempt_id: attemptId, item: ref })) ?? [];
+  const own = marks.find(({ reader_id: reader }) => reader === by.id) ?? null;
+  const rule = markingRule(db, testId);
+  const [first, second] = marks;
+  const third = first && second && own !== first && own !== second;
+  const { stimuli } = deliveredOf(db, attempt, sitting);
+  const machine = question.score?.outcomes.SCORE;
+  return {
+    attemptId,
+    testId,
+    ref,
+    test: test.title,
+    title: item.title,
+    item: deliverItem(item, ref, attempt.seed, { language: test.language, session }),
+    stimuli: Object.fromEntries(Object.entries(stimuli).filter(([name]) => item.stimuli.includes(name))),
+    responses: Object.fromEntries(question.responses),
+    rubrics: deliverScorerRubrics(item, ref, attempt.seed, session),
+    traits: traitsOf(item),
+    machine: scoredBy(item) === 'both' ? numberOf(machine ?? null) : null,
+    own: own && { points: pointsIn(own), note: own.note },
+    differ: third ? [totalOf(pointsIn(first)), totalOf(pointsIn(second))] : null,
+    open: !isReleased(db, attempt) && (own !== null || isFor(by, marks, rule)),
+  };
+}

@@ -1,0 +1,133 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { BENCHMARK, EVERY_KIND, expect, linkTo, signIn, signInByHand, test, WORKSHOP } from './app';
+import { expectAccessible } from './axe';
+
+/** Opens a list by keys, types what is sought, and takes what fits first. */
+async function choose(page: Page, label: string, sought: string): Promise<void> {
+  await page.getByLabel(label, { exact: true }).focus();
+  await page.keyboard.type(sought);
+  await expect(page.locator('.ant-select-item-option-active')).toContainText(sought);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+}
+
+test('a test is given to a student for later, found there, changed, and taken back', async ({
+  page,
+  ownApp: app,
+}) => {
+  app.change('DELETE FROM assignments WHERE user_id = (SELECT id FROM users WHERE sign_in_name = ?)', 'wren');
+  await signInByHand(page, app, 'petra');
+  await page.getByRole('link', { name: 'Give tests' }).click();
+  await expect(page.getByRole('heading', { name: 'Give a test' })).toBeVisible();
+  await expectAccessible(page, 'giving');
+  await page.getByRole('button', { name: 'Give the test' }).click();
+  await expect(page.getByText('Choose a test first.')).toBeVisible();
+  await choose(page, 'Test', WORKSHOP);
+  await choose(page, 'Who takes it', 'Wren Halloran');
+  const opens = new Date(Date.now() + 3_600_000).toISOString().slice(0, 16);
+  await page.getByLabel('From', { exact: true }).fill(opens);
+  await page
+    .getByLabel('Until', { exact: true })
+    .fill(new Date(Date.now() - 60_000).toISOString().slice(0, 16));
+  await expect(page.getByText('“Until” must be after “From”.')).toBeVisible();
+  await page.getByLabel('Until', { exact: true }).fill('');
+  await page.getByRole('checkbox', { name: 'Has the screen for itself' }).press('Space');
+  await page.getByRole('button', { name: 'Give it to 1 student' }).press('Enter');
+  await expect(page.getByText('Given to 1 student.')).toBeVisible();
+  await page.getByLabel('Find a student or a test').fill('halloran');
+  const row = page.getByRole('row', { name: /Wren Halloran/ });
+  await expect(row).toContainText('Has the screen');
+
+  const student = await page.context().browser()?.newPage();
+  if (!student) throw new Error('no browser');
+  await signIn(student, app, 'wren');
+  await student.goto(`${app.url}/tests`);
+  await expect(student.getByText(/^Can be started from/)).toBeVisible();
+  await linkTo(student, WORKSHOP).click();
+  await expect(student.getByRole('button', { name: /^Start/ })).toBeDisabled();
+
+  // Given for now instead, it can be started without a page being loaded again.
+  await row.getByRole('button', { name: /^Change:/ }).press('Enter');
+  await expect(page.getByLabel('Test', { exact: true })).toBeFocused();
+  await page.getByLabel('From', { exact: true }).fill('');
+  await page.getByRole('button', { name: 'Give it to 1 student' }).press('Enter');
+  await expect(page.getByText(/changed for 1 student/)).toBeVisible();
+  await expect(student.getByRole('button', { name: /^Start/ })).toBeEnabled();
+  await student.close();
+
+  await row.getByRole('button', { name: /^Take back:/ }).press('Enter');
+  await expect(page.getByText('Nothing is given', { exact: true })).toBeVisible();
+  expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+});
+
+test('answers are marked by digits, results seen, kept as files and released', async ({
+  page,
+  ownApp: app,
+}) => {
+  await signInByHand(page, app, 'noor');
+  await expect(page.getByRole('heading', { name: 'Mark', exact: true })).toBeVisible();
+  await expectAccessible(page, 'the list of what is marked');
+  await page.getByRole('link', { name: /^Mark 39 answers: The last line/ }).press('Enter');
+  const points = page.getByRole('group', { name: 'Points for this answer' });
+  await expect(points.getByRole('radio', { name: '0' })).toBeFocused();
+  await expectAccessible(page, 'an answer to mark');
+  await expect(page.getByText('39 for you')).toBeVisible();
+  for (const given of ['2', '1']) {
+    await page.keyboard.press(given);
+    await expect(points.getByRole('radio', { name: given })).toBeChecked();
+    const here = page.url();
+    await page.keyboard.press('Enter');
+    await expect.poll(() => page.url()).not.toBe(here);
+    await expect(points.getByRole('radio', { name: '0' })).toBeFocused();
+  }
+  await expect(page.getByText('37 for you')).toBeVisible();
+  // Without points nothing is kept.
+  await page.getByRole('button', { name: 'Keep and go on' }).press('Enter');
+  await expect(page.locator('main').getByRole('alert')).toHaveText('Choose the points first.');
+  await page.getByRole('link', { name: 'To all questions' }).press('Enter');
+  await expect(page.getByText('39 answers, 2 done')).toBeVisible();
+
+  await page.context().clearCookies();
+  await signInByHand(page, app, 'sten');
+  await page.getByRole('link', { name: 'Results' }).click();
+  await page.getByRole('link', { name: `Open the results: ${BENCHMARK}` }).click();
+  await expect(page.getByText('37 still have something to mark.')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^0 points: / })).toBeVisible();
+  await expectAccessible(page, 'results of a test');
+  await page.getByRole('button', { name: 'What was chosen: Why Wren counts' }).press('Enter');
+  const options = page.getByRole('table', { name: 'What was chosen: Why Wren counts' });
+  await expect(options.getByRole('row', { name: /habit.*\(right\)/ })).toBeVisible();
+  await page.getByLabel('Find a student').fill('fenna quist');
+  await expect(page.getByText('1 attempt', { exact: true })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Students (CSV)' }).click();
+  const table = readFileSync(await (await download).path(), 'utf8');
+  expect(table.split('\r\n')).toHaveLength(42);
+  expect(table).toContain('Fenna Quist,fenna.quist,');
+  await page.getByRole('button', { name: 'Release 40 results' }).press('Enter');
+  await expect(page.getByText('Released to 40 students.')).toBeVisible();
+  expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+  await page.getByRole('link', { name: 'Answers: Fenna Quist' }).click();
+  await expect(page.getByRole('heading', { name: 'Answers of Fenna Quist' })).toBeVisible();
+  await expectAccessible(page, 'answers of a student');
+  await page.getByRole('link', { name: 'Back to the results' }).click();
+  await expect(page.getByText(/held back/)).toHaveCount(0);
+});
+
+test('each sees the pages of their own work, and nobody those of others', async ({ page, app }) => {
+  await signInByHand(page, app, 'ulla');
+  await expect(page.getByRole('heading', { name: 'Supervise' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Pages of the desk' })).toHaveCount(0);
+  for (const path of ['/desk/give', '/desk/marking', '/desk/results']) {
+    await page.goto(app.url + path);
+    await expect(page).toHaveURL(`${app.url}/desk`);
+  }
+  await page.context().clearCookies();
+  await signIn(page, app, 'wren');
+  for (const path of ['/desk', '/desk/give', '/desk/marking/3/reading-5', '/desk/results/3']) {
+    await page.goto(app.url + path);
+    await expect(page.getByRole('heading', { name: 'My tests' })).toBeVisible();
+  }
+  await expect(linkTo(page, EVERY_KIND)).toBeVisible();
+});
