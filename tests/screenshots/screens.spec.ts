@@ -24,7 +24,6 @@ test('pictures of every main view', async ({ page, app }) => {
   await page.goto(`${app.url}/sign-in`);
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeEnabled();
   await signInByHand(page, app, 'wren');
-  await shot('my-tests');
   await linkTo(page, BENCHMARK).click();
   await expect(page.getByRole('button', { name: /Start the test/ })).toBeEnabled();
   await shot('before-you-start');
@@ -127,21 +126,6 @@ test('pictures of tools at work', async ({ page, app }) => {
     page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
   await startTest(page, app, 'tomas', WORKSHOP);
   await page.waitForSelector('[data-player=ready]');
-  await goTo(page, 4);
-  await page.getByRole('button', { name: 'Calculator', exact: true }).click();
-  for (const text of ['√(8)×π', '6/8', '70×tan(27.9)']) {
-    await page.getByRole('textbox', { name: 'Calculation' }).fill(text);
-    await page.keyboard.press('Enter');
-  }
-  await saved(page);
-  await shot('tools-calculator');
-  await page.getByRole('button', { name: 'Close Calculator' }).click();
-  await page.getByRole('button', { name: 'Reference', exact: true }).click();
-  await page.getByRole('searchbox').fill('circle');
-  await expect(page.getByText('1 of 3')).toBeVisible();
-  await saved(page);
-  await shot('tools-reference');
-  await page.getByRole('button', { name: 'Close Reference' }).click();
   await goTo(page, 7);
   await page.getByRole('button', { name: 'Protractor', exact: true }).click();
   const move = page.getByRole('button', { name: /^Move Protractor/ });
@@ -211,4 +195,36 @@ test('the desk with a room, a test paused by it, and the screen covered', async 
   await desk.getByRole('columnheader', { name: 'Needs you' }).click();
   await desk.evaluate(() => window.scrollTo({ top: 0 }));
   await shot(desk, 'desk');
+});
+
+test('the adults: giving, marking, results', async ({ page, ownApp: app }) => {
+  const shot = async (name: string) => {
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
+  };
+  await signInByHand(page, app, 'noor');
+  for (const given of ['1', '2', '0']) {
+    if (given === '1') await page.getByRole('link', { name: /^Mark/ }).click();
+    await expect(page.getByRole('radio', { name: '0' })).toBeFocused();
+    await page.keyboard.press(given);
+    if (given !== '0') await page.keyboard.press('Enter');
+    if (given !== '0') await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);
+  }
+  await shot('marking');
+  await page.context().clearCookies();
+  await signInByHand(page, app, 'sten');
+  await page.getByRole('link', { name: 'Give tests' }).click();
+  await page.getByRole('combobox', { name: 'Test', exact: true }).fill('crossing');
+  await page.keyboard.press('Enter');
+  await page.getByRole('combobox', { name: 'Who takes it', exact: true }).fill('Harbor');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.getByRole('checkbox', { name: 'Begins with your go-ahead' }).check();
+  await shot('giving');
+  await page.getByRole('link', { name: 'Results' }).click();
+  await page.getByRole('link', { name: /^Open the results/ }).click();
+  await page.getByRole('heading', { name: 'Figures of the test' }).scrollIntoViewIfNeeded();
+  await page.getByRole('heading', { name: 'Figures of the test' }).evaluate((one) => one.scrollIntoView());
+  await expect(page.locator('.recharts-bar-rectangle').first()).toBeVisible();
+  await shot('results');
 });

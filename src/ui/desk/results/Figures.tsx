@@ -137,6 +137,7 @@ function Questions({
         scroll={{ x: 'max-content' }}
         showSorterTooltip={false}
         expandable={{
+          columnTitle: <span className="visually-hidden">{t('options')}</span>,
           rowExpandable: ({ options }) => options.length > 0,
           expandedRowRender: (row) => <Options question={row} />,
           expandIcon: ({ expanded, onExpand, record, expandable }) =>

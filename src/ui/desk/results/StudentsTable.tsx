@@ -102,6 +102,7 @@ export function StudentsTable({
         <Labelled label={t('search')}>
           {(id) => (
             <Input
+              id={id}
               size="large"
               allowClear
               value={sought}
