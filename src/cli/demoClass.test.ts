@@ -1,17 +1,17 @@
 import { unzipSync } from 'fflate';
 import { parseTable } from '@/core/table/csv';
-import { DEMO_OTHER_CLASS, takeTogether } from '@/cli/demoClass';
-import { putUser, userById, type User } from '../accounts/users';
-import { openDatabase, type Db } from '../db/open';
-import { assign } from '../delivery/assignments';
-import { ADMINISTRATOR, oneClass } from '../delivery/testSchool';
-import { filesAt } from '../library/files';
-import { importPackage } from '../library/library';
-import { mark } from '../marking/marking';
-import { figuresTable, resultsArchive, studentsTable } from './exports';
-import { figuresOf } from './itemStatistics';
-import { answersFor, answersOf, resultFor } from './results';
-import { release, resultsOfTest, testsWithResults } from './testResults';
+import { DEMO_OTHER_CLASS, takeTogether } from './demoClass';
+import { putUser, userById, type User } from '@/server/accounts/users';
+import { openDatabase, type Db } from '@/server/db/open';
+import { assign } from '@/server/delivery/assignments';
+import { ADMINISTRATOR, oneClass } from '@/server/delivery/testSchool';
+import { filesAt } from '@/server/library/files';
+import { importPackage } from '@/server/library/library';
+import { mark } from '@/server/marking/marking';
+import { figuresTable, resultsArchive, studentsTable } from '@/server/results/exports';
+import { figuresOf } from '@/server/results/itemStatistics';
+import { answersFor, answersOf, resultFor } from '@/server/results/results';
+import { release, resultsOfTest, testsWithResults } from '@/server/results/testResults';
 
 /** A class of forty that has taken the benchmark, as the demo has it. */
 let db: Db;
