@@ -1,11 +1,13 @@
+import { hash } from '@node-rs/argon2';
+import { studentsReached } from '../accounts/access';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { userById } from '../accounts/users';
+import { userById, userByPassword } from '../accounts/users';
 import { assignedTests } from '../delivery/assignments';
 import { stateOf } from '../delivery/eventLog';
 import { resultFor } from '../results/results';
-import { openDatabase } from './open';
+import { openDatabase, type Db } from './open';
 
 /** Databases as older programs left them, with data in them, opened by this one. */
 let folder: string;
@@ -203,3 +205,26 @@ test('answers that came late before they had a table of their own wait still, an
   ]);
   db.close();
 });
+
+test('before there were classes a teacher reached every student, and does so still', async () => {
+  const path = join(folder, 'classes.sqlite');
+  const old = openDatabase(path, { until: '017-late-answers.sql' });
+  await putOld(old, 'petra', 'teacher');
+  await putOld(old, 'wren', 'student');
+  old.exec(
+    "INSERT INTO users (sign_in_name, display_name, role, password_hash, created_at, guest) VALUES ('guest 1', '', 'student', '', 1, 1)",
+  );
+  old.close();
+  const db = openDatabase(path);
+  const petra = await userByPassword(db, 'petra', 'pass of petra');
+  if (!petra) throw new Error('the teacher is gone');
+  expect(studentsReached(db, petra, 'supervise').map(({ name }) => name)).toEqual(['wren']);
+  expect(studentsReached(db, petra, 'give')).toHaveLength(1);
+  db.close();
+});
+
+async function putOld(db: Db, name: string, role: string): Promise<void> {
+  db.prepare(
+    'INSERT INTO users (sign_in_name, display_name, role, password_hash, created_at) VALUES (?, ?, ?, ?, 1)',
+  ).run(name, name, role, await hash(`pass of ${name}`));
+}
