@@ -5,6 +5,7 @@ import { endOldSessions } from '@/server/accounts/sessions';
 import { prepared } from '@/server/db/statements';
 import { backUp } from '@/server/db/backup';
 import { database } from '@/server/db/open';
+import { ROSTER_BYTES } from '@/core/wire/uploads';
 import { clientOf } from './front/client';
 import { readConfig, type FrontConfig } from './front/config';
 import { newNonce, securityHeaders } from './front/headers';
@@ -13,6 +14,8 @@ import { answerDirect, findDirect } from './direct';
 
 /** Bytes of a request's body where nothing but a short form is sent; what is answered directly has limits of its own. */
 const MAX_BODY = 16_384;
+/** Where a file is sent, and how large it may be. Whoever sends it is asked before it is read. */
+const UPLOADS: ReadonlyMap<string, number> = new Map([['/api/roster', ROSTER_BYTES]]);
 /** A connection that is idle is kept longer than a page is silent, and longer than a proxy keeps its own (nginx: 60 s): the other end closes it. */
 const KEEP_IDLE_MS = 75_000;
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
@@ -42,7 +45,8 @@ function wrongWith(request: IncomingMessage): readonly [status: number, code: st
   if (!request.url?.startsWith('/') || request.url.length > 4_000) return [400, 'bad-input'];
   const isDirect = findDirect(request) !== null;
   const length = Number(request.headers['content-length'] ?? 0);
-  if (!isDirect && (length > MAX_BODY || request.headers['transfer-encoding'] !== undefined))
+  const most = UPLOADS.get(request.url.split('?')[0] ?? '') ?? MAX_BODY;
+  if (!isDirect && (length > most || request.headers['transfer-encoding'] !== undefined))
     return [413, 'bad-input'];
   return null;
 }

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { strToU8, zipSync } from 'fflate';
+import { SCHOOL } from '../../src/server/roster/testRoster';
 import { BENCHMARK, EVERY_KIND, expect, linkTo, signIn, signInByHand, test, WORKSHOP } from './app';
 import { expectAccessible } from './axe';
 
@@ -65,7 +67,7 @@ test('a test is given to a student for later, found there, changed, and taken ba
 
 test('answers are marked by digits, results seen, kept as files and released', async ({
   page,
-  ownApp: app,
+  classApp: app,
 }) => {
   await signInByHand(page, app, 'noor');
   await expect(page.getByRole('heading', { name: 'Mark', exact: true })).toBeVisible();
@@ -121,7 +123,7 @@ test('each sees the pages of their own work, and nobody those of others', async 
   await signInByHand(page, app, 'ulla');
   await expect(page.getByRole('heading', { name: 'Supervise' })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Pages of the desk' })).toHaveCount(0);
-  for (const path of ['/desk/give', '/desk/marking', '/desk/results']) {
+  for (const path of ['/desk/give', '/desk/marking', '/desk/results', '/desk/people']) {
     await page.goto(app.url + path);
     await expect(page).toHaveURL(`${app.url}/desk`);
   }
@@ -132,4 +134,57 @@ test('each sees the pages of their own work, and nobody those of others', async 
     await expect(page.getByRole('heading', { name: 'My tests' })).toBeVisible();
   }
   await expect(linkTo(page, EVERY_KIND)).toBeVisible();
+});
+
+test('a roster is looked at, brought in, and its people sign in with what their slips say', async ({
+  page,
+  ownApp: app,
+}) => {
+  const archive = (files: Readonly<Record<string, string>>) => ({
+    name: 'skerry.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from(
+      zipSync(Object.fromEntries(Object.entries(files).map(([name, text]) => [name, strToU8(text)]))),
+    ),
+  });
+  const drop = (files: Readonly<Record<string, string>>) =>
+    page.locator('input[type=file]').setInputFiles(archive(files));
+  await signInByHand(page, app, 'edda');
+  await page.getByRole('link', { name: 'People' }).click();
+  await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
+  await expectAccessible(page, 'people');
+  await drop({ ...SCHOOL, 'users.csv': (SCHOOL['users.csv'] ?? '').replace('u2,,,true', 'u2,,,perhaps') });
+  await expect(
+    page.getByRole('heading', { name: 'It cannot be brought in; nothing was changed' }),
+  ).toBeFocused();
+  await expect(page.getByText(/users\.csv, line 3: /)).toContainText('perhaps');
+  // Petra and Wren are here already; Dagny and Ove are not.
+  const named = Object.fromEntries(
+    Object.entries(SCHOOL).map(([name, text]) => [
+      name,
+      text
+        .replace('wren,Wren,Halloran,kelp-and-tide', 'ove,Ove,Lund,')
+        .replace('petra,"Petra\nMaria",Vance', 'dagny,Dagny,Lund'),
+    ]),
+  );
+  await drop(named);
+  await expect(page.getByRole('heading', { name: 'This is what it would do' })).toBeFocused();
+  await expect(page.getByRole('row', { name: 'People 2 0 0' })).toBeVisible();
+  await expectAccessible(page, 'what a roster would do');
+  await page.getByRole('button', { name: 'Bring it in' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Brought in' })).toBeFocused();
+  await page.getByLabel('Find a name or a class').fill('reading 6');
+  await expect(page.getByText('2 people', { exact: true })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Choose Ove Lund' }).press('Space');
+  await page.getByRole('button', { name: 'New password for 1 person' }).press('Enter');
+  await expect(page.getByRole('heading', { name: '1 sign-in slip' })).toBeFocused();
+  await expectAccessible(page, 'slips');
+  const slip = page.getByRole('listitem').filter({ hasText: 'Ove Lund' });
+  const [name, password] = await slip.locator('dd').allTextContents();
+  await page.context().clearCookies();
+  await page.goto(`${app.url}/sign-in`);
+  await page.getByLabel('Name').fill(name ?? '');
+  await page.getByLabel('Password', { exact: true }).fill(password ?? '');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'My tests' })).toBeVisible();
 });

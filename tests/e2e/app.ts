@@ -92,14 +92,19 @@ export class App {
   }
 }
 
-async function startCopy(): Promise<App> {
+/** @param taken with what the demo's other class has handed in; else nobody has begun anything */
+async function startCopy({ taken }: { readonly taken: boolean }): Promise<App> {
   const template = process.env.ABLE_TEMPLATE;
   if (template === undefined) throw new Error('the demo was not seeded');
   const folder = mkdtempSync(join(tmpdir(), 'able-e2e-'));
   cpSync(template, folder, { recursive: true });
   const app = new App(await freePort(), folder);
+  if (!taken) forgetAttempts(app);
   await app.start();
   return app;
+}
+function forgetAttempts(app: App): void {
+  for (const table of [...OF_ATTEMPTS, 'attempts']) app.change(`DELETE FROM ${table}`);
 }
 async function stopCopy(app: App): Promise<void> {
   await app.kill();
@@ -111,18 +116,20 @@ interface Fixtures {
   readonly app: App;
   /** A server of this test's own, which it may kill or set up otherwise. */
   readonly ownApp: App;
+  /** The same, where a class has handed in a test already. */
+  readonly classApp: App;
 }
 export const test = base.extend<Fixtures, { readonly workerApp: App }>({
   workerApp: [
     async ({}, use) => {
-      const app = await startCopy();
+      const app = await startCopy({ taken: false });
       await use(app);
       await stopCopy(app);
     },
     { scope: 'worker' },
   ],
   app: async ({ workerApp }, use) => {
-    for (const table of [...OF_ATTEMPTS, 'attempts']) workerApp.change(`DELETE FROM ${table}`);
+    forgetAttempts(workerApp);
     // What a test set for its student, or its student chose, is not there for the next.
     for (const { id, needs, chosen_view, language } of workerApp.people)
       workerApp.change(
@@ -134,7 +141,12 @@ export const test = base.extend<Fixtures, { readonly workerApp: App }>({
     await use(workerApp);
   },
   ownApp: async ({}, use) => {
-    const app = await startCopy();
+    const app = await startCopy({ taken: false });
+    await use(app);
+    await stopCopy(app);
+  },
+  classApp: async ({}, use) => {
+    const app = await startCopy({ taken: true });
     await use(app);
     await stopCopy(app);
   },
@@ -163,7 +175,7 @@ async function inTheMiddle(browser: Browser, app: App, name: Name): Promise<Page
 export const kindsTest = base.extend<object, InTheMiddle>({
   kindsApp: [
     async ({}, use) => {
-      const app = await startCopy();
+      const app = await startCopy({ taken: false });
       await use(app);
       await stopCopy(app);
     },

@@ -308,6 +308,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/language': 'anyone',
   '/api/my-view': 'take',
   '/api/practice': 'anyone',
+  '/api/roster': 'keep-people',
   '/api/rooms': 'supervise',
   '/api/rooms/[id]/close': 'supervise',
   '/api/sign-in': 'anyone',
@@ -318,6 +319,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/tests/[id]/marking-rule': 'see-results',
   '/api/tests/[id]/release': 'see-results',
   '/api/users/[id]/sign-out': 'supervise',
+  '/api/users/slips': 'keep-people',
 };
 const ASKED_WITH_GET =
   /(assets\/\[\.\.\.path\]|standing|content|sealed|dictionaries\/\[language\]|export\/\[file\])$/;

@@ -296,6 +296,7 @@ test('a room: its code is read out, who comes with it waits unseen, and is let i
 
   await page.goto(`${app.url}/sign-in`);
   await page.getByRole('link', { name: 'Sign in with a room code' }).click();
+  await expect(page.getByLabel('Room code')).toBeVisible();
   await expectAccessible(page, 'sign in to a room');
   await page.getByLabel('Room code').fill('000');
   await page.getByLabel('Name').fill('tomas');

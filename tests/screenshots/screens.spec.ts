@@ -197,7 +197,7 @@ test('the desk with a room, a test paused by it, and the screen covered', async 
   await shot(desk, 'desk');
 });
 
-test('the adults: giving, marking, results', async ({ page, ownApp: app }) => {
+test('the adults: giving, marking, results', async ({ page, classApp: app }) => {
   const shot = async (name: string) => {
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });

@@ -69,6 +69,10 @@ export const markingRuleRequest = z.object({
 });
 /** Whether what came of a test is told. */
 export const releaseRequest = z.object({ told: z.boolean() });
+/** People who get new passwords, to be handed to them. */
+export const slipsRequest = z.object({
+  users: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(500)),
+});
 export type GiveRequest = z.infer<typeof giveRequest>;
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type RoomRequest = z.infer<typeof roomRequest>;

@@ -1,7 +1,7 @@
-import type { Act } from '@/core/access/access';
+import type { Act, Role } from '@/core/access/access';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
-import { reachFor } from './access';
+import { reachFor, requireAct } from './access';
 import type { User } from './users';
 
 /** A class, with the students in it. */
@@ -47,4 +47,42 @@ export function classesReached(db: Db, by: User, act: Act): SchoolClass[] {
     classes.set(id, one);
   }
   return [...classes.values()];
+}
+
+/** Somebody who has an account. */
+export interface PersonHere {
+  readonly id: number;
+  readonly displayName: string;
+  readonly signInName: string;
+  readonly role: Role;
+  readonly hasPassword: boolean;
+  /** Made of the school's roster, which changes and ends it. */
+  readonly ofRoster: boolean;
+  readonly classes: readonly string[];
+}
+
+/** Everybody who has an account, by name. @throws Refusal `not-yours` */
+export function peopleHere(db: Db, by: User): PersonHere[] {
+  requireAct(by, 'keep-people');
+  const rows = prepared<
+    [],
+    Omit<PersonHere, 'hasPassword' | 'ofRoster' | 'classes'> & {
+      hasPassword: number;
+      ofRoster: number;
+      classes: string;
+    }
+  >(
+    db,
+    `SELECT u.id, u.display_name AS displayName, u.sign_in_name AS signInName, u.role, u.password_hash IS NOT NULL AS hasPassword,
+       u.sourced_id IS NOT NULL AS ofRoster,
+       (SELECT json_group_array(c.title) FROM class_members m JOIN classes c ON c.id = m.class_id
+        WHERE m.user_id = u.id AND c.ended_at IS NULL) AS classes
+     FROM users u WHERE u.guest = 0 AND u.ended_at IS NULL ORDER BY u.display_name, u.id`,
+  ).all();
+  return rows.map((row) => ({
+    ...row,
+    hasPassword: row.hasPassword === 1,
+    ofRoster: row.ofRoster === 1,
+    classes: JSON.parse(row.classes) as string[],
+  }));
 }

@@ -8,7 +8,9 @@ export type SecurityEvent =
   | 'sign-in-delayed'
   | 'signed-out'
   | 'signed-out-everywhere'
-  | 'delay-lifted';
+  | 'delay-lifted'
+  | 'password-set'
+  | 'roster-brought';
 
 export function logSecurity(
   db: Db,

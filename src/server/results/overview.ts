@@ -1,11 +1,11 @@
 import { readOptions } from '@/core/item/options';
-import type { Points } from '@/core/sitting/points';
+import { readPoints, type Points } from '@/core/sitting/points';
 import { IS_REACHED, reachFor } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { NEWEST, waitsFor } from '../delivery/assignments';
-import { anyAttempt, lockedIn } from '../delivery/attempts';
+import { anyAttempt, lockedIn, type AttemptRow } from '../delivery/attempts';
 import { lateAnswers, type LateAnswer } from '../delivery/late';
 import { asksFor } from '../delivery/rooms';
 import { isHeld } from '../delivery/supervise';
@@ -46,20 +46,26 @@ interface OverviewRow {
   readonly let_in_at: number | null;
   readonly times_left: number | null;
   readonly low_battery: number | null;
+  /** As they were kept when it was handed in; null before, and of what was handed in before points were kept. */
+  readonly points: string | null;
 }
+
+/** What a handed-in attempt is worth: as it was kept; worked out where it was handed in before points were. */
+const pointsOf = (db: Db, attempt: AttemptRow, kept: string | null): Points | null =>
+  kept === null ? (resultOf(db, attempt)?.points ?? null) : readPoints(kept);
 
 /** Who has done what, and who needs somebody, of the students somebody reaches. @throws Refusal `not-yours` */
 export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.now()): ClassRow[] {
   const rows = prepared<[string, number], OverviewRow>(
     db,
     `SELECT a.id AS assignment_id, u.display_name AS student, t.title, p.id AS attempt_id, u.id AS user_id, a.options, a.let_in_at,
-       p.times_left, p.low_battery
+       p.times_left, p.low_battery, r.points
      FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.id = ${NEWEST}
+     LEFT JOIN test_results r ON r.attempt_id = p.id
      JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE u.guest = 0 AND u.ended_at IS NULL AND ${IS_REACHED} ORDER BY u.display_name, t.title`,
   ).all(...reachFor(by, 'supervise'));
   return rows.map((row) => {
     const attempt = row.attempt_id === null ? null : anyAttempt(db, row.attempt_id);
-    const result = attempt && resultOf(db, attempt);
     const running = attempt?.phase === 'running';
     const open = running || attempt?.phase === 'stopped';
     const asks = asksFor(db, row.assignment_id);
@@ -69,7 +75,7 @@ export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.
       student: row.student,
       test: row.title,
       state: attempt?.phase ?? 'not-started',
-      points: result?.points ?? null,
+      points: attempt?.phase === 'handed-in' ? pointsOf(db, attempt, row.points) : null,
       waits: asks > 0 || waitsFor(readOptions(JSON.parse(row.options)), row),
       asks,
       locked: attempt && open ? (lockedIn(attempt)?.items.length ?? 0) : 0,

@@ -1,10 +1,12 @@
 import { hash } from '@node-rs/argon2';
 import type { Kind } from '@/core/roster/columns';
+import { peopleOf } from '@/core/roster/people';
 import { countsOf, planRoster, type Counts, type Kept, type Present, type Step } from '@/core/roster/plan';
 import { readRoster, type RosterFiles } from '@/core/roster/read';
 import type { Problem } from '@/core/xml/problem';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
+import { putRosterPeople } from './accounts';
 
 /** What bringing a roster did, or would do. */
 export interface RosterReport {
@@ -46,7 +48,8 @@ function carryOut(db: Db, step: Step, passwordHash: string | null, now: number):
 }
 
 /**
- * Says what a roster would add, change and end; with `apply` does it, whole or not at all. With an error nothing is done.
+ * Says what a roster would add, change and end; with `apply` does it, whole or not at all: its records, and the accounts and classes
+ * that are made of them. With an error nothing is done.
  * Passwords are kept as argon2id hashes only, and only with a person's first line.
  * @throws UnreadableRoster without a manifest
  */
@@ -84,7 +87,8 @@ export async function bringRoster(
       if (failed(more)) return refused([...problems, ...more]);
       for (const step of steps)
         carryOut(db, step, step.password === null ? null : (hashes.get(step.id) ?? null), now);
-      return reported(steps, more);
+      const day = new Date(now).toISOString().slice(0, 10);
+      return reported(steps, [...more, ...putRosterPeople(db, peopleOf(presentIn(db), day), now)]);
     })
     .immediate();
 }

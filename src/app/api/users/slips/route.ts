@@ -1,0 +1,12 @@
+import { answer, body, whoMay } from '@/app/http';
+import { slipsRequest } from '@/core/wire/requests';
+import { newSlips } from '@/server/accounts/passwords';
+import { database } from '@/server/db/open';
+
+export function POST(request: Request) {
+  return answer(async () => {
+    const by = await whoMay('keep-people');
+    const { users } = await body(request, slipsRequest);
+    return { slips: await newSlips(database(), by, users, Date.now()) };
+  }, true);
+}

@@ -1,0 +1,135 @@
+'use client';
+
+import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
+import { useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { useTranslations } from 'use-intl';
+import { ROLES, type Role } from '@/core/access/access';
+import entry from '../../entry/entry.module.css';
+import { Labelled } from '../../entry/Labelled';
+import { useAsk } from '../../entry/useAsk';
+import desk from '../desk.module.css';
+import results from '../results/results.module.css';
+import { Slips, type SlipShown } from './Slips';
+
+export interface PersonRow {
+  readonly id: number;
+  readonly displayName: string;
+  readonly signInName: string;
+  readonly role: Role;
+  readonly hasPassword: boolean;
+  readonly ofRoster: boolean;
+  readonly classes: readonly string[];
+}
+
+/** Everybody who has an account; those found can be given new passwords, on slips to be printed. */
+export function PeopleTable({
+  people,
+  self,
+}: {
+  readonly people: readonly PersonRow[];
+  readonly self: number;
+}) {
+  const t = useTranslations('people');
+  const router = useRouter();
+  const { working, problem, ask } = useAsk();
+  const [sought, setSought] = useState('');
+  const [role, setRole] = useState<Role | 'all'>('all');
+  const [chosen, setChosen] = useState<readonly number[]>([]);
+  const [slips, setSlips] = useState<readonly SlipShown[] | null>(null);
+  const wanted = sought.trim().toLocaleLowerCase();
+  const rows = people.filter(
+    (one) =>
+      `${one.displayName} ${one.signInName} ${one.classes.join(' ')}`.toLocaleLowerCase().includes(wanted) &&
+      (role === 'all' || one.role === role),
+  );
+  const make = async () => {
+    const answer = await ask<{ slips: readonly SlipShown[] }>('/api/users/slips', { users: chosen }, true);
+    if (!answer) return;
+    setSlips(answer.slips);
+    setChosen([]);
+    router.refresh();
+  };
+  const columns: TableColumnsType<PersonRow> = [
+    {
+      key: 'name',
+      title: t('name'),
+      dataIndex: 'displayName',
+      sorter: (a, b) => a.displayName.localeCompare(b.displayName),
+    },
+    {
+      key: 'signIn',
+      title: t('signIn'),
+      dataIndex: 'signInName',
+      sorter: (a, b) => a.signInName.localeCompare(b.signInName),
+    },
+    { key: 'role', title: t('role'), render: (_, one) => t(`roles.${one.role}`) },
+    { key: 'classes', title: t('classes'), render: (_, one) => one.classes.join(', ') || '–' },
+    { key: 'password', title: t('password'), render: (_, one) => t(one.hasPassword ? 'set' : 'none') },
+    { key: 'from', title: t('from'), render: (_, one) => t(one.ofRoster ? 'ofRoster' : 'ofHere') },
+  ];
+  return (
+    <section aria-labelledby="people" className={desk.rooms}>
+      <h2 id="people">{t('here')}</h2>
+      <div className={results.find}>
+        <Labelled label={t('search')}>
+          {(id) => (
+            <Input
+              id={id}
+              size="large"
+              allowClear
+              value={sought}
+              onChange={({ target }) => setSought(target.value)}
+            />
+          )}
+        </Labelled>
+        <Labelled label={t('role')}>
+          {(id) => (
+            <Select<Role | 'all'>
+              id={id}
+              size="large"
+              value={role}
+              onChange={setRole}
+              options={[
+                { value: 'all', label: t('everybody') },
+                ...ROLES.map((value) => ({ value, label: t(`roles.${value}`) })),
+              ]}
+            />
+          )}
+        </Labelled>
+      </div>
+      <p role="status" className={entry.soft}>
+        {t('count', { count: rows.length })}
+      </p>
+      {problem}
+      {slips && <Slips slips={slips} onClose={() => setSlips(null)} />}
+      <p>
+        <Button
+          size="large"
+          aria-disabled={working || chosen.length === 0 || undefined}
+          onClick={() => chosen.length > 0 && !working && void make()}
+        >
+          {t('makeSlips', { count: chosen.length })}
+        </Button>
+      </p>
+      <Table
+        className={entry.table}
+        columns={columns}
+        dataSource={rows.map((one) => ({ ...one, key: one.id }))}
+        rowSelection={{
+          selectedRowKeys: [...chosen],
+          onChange: (keys) => setChosen(keys.map(Number)),
+          getCheckboxProps: (one) => ({
+            disabled: one.id === self,
+            'aria-label': t('choose', { name: one.displayName }),
+          }),
+          getTitleCheckboxProps: () => ({ 'aria-label': t('chooseAll') }),
+        }}
+        pagination={rows.length > 50 ? { pageSize: 50, showSizeChanger: false } : false}
+        scroll={{ x: 'max-content' }}
+        locale={{ emptyText: t('empty') }}
+        showSorterTooltip={false}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,186 @@
+'use client';
+
+import { Alert, Button, Checkbox, Upload } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import type { Counts } from '@/core/roster/plan';
+import type { Problem } from '@/core/xml/problem';
+import { ROSTER_BYTES } from '@/core/wire/uploads';
+import entry from '../../entry/entry.module.css';
+import { useHydrated } from '../../kit/useHydrated';
+import desk from '../desk.module.css';
+import styles from './people.module.css';
+
+interface Report {
+  readonly ok: boolean;
+  readonly add: Counts;
+  readonly change: Counts;
+  readonly end: Counts;
+  readonly problems: readonly Problem[];
+}
+/** What the roster does, in the order it is told. */
+const DOES = ['add', 'change', 'end'] as const;
+const KINDS = ['orgs', 'academicSessions', 'courses', 'classes', 'users', 'roles', 'enrollments'] as const;
+/** So many problems are shown; the rest is counted. */
+const SHOWN = 200;
+
+type Sent = { readonly report: Report } | { readonly problem: string };
+
+async function send(file: File, apply: boolean): Promise<Sent> {
+  try {
+    const response = await fetch(`/api/roster${apply ? '?apply' : ''}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/zip' },
+      body: file,
+    });
+    const answer = (await response.json()) as Report & { code?: string };
+    return response.ok ? { report: answer } : { problem: answer.code ?? 'network' };
+  } catch {
+    return { problem: 'network' };
+  }
+}
+
+const isNothing = (report: Report): boolean => DOES.every((does) => Object.keys(report[does]).length === 0);
+
+/** The school's roster: an archive is looked at first, and brought in once it is said what it does. */
+export function Roster() {
+  const t = useTranslations('people.roster');
+  const refusals = useTranslations('refusals');
+  const router = useRouter();
+  const hydrated = useHydrated();
+  const [file, setFile] = useState<File | null>(null);
+  const [report, setReport] = useState<Report | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [working, setWorking] = useState(false);
+  const [brought, setBrought] = useState(false);
+  const [sure, setSure] = useState(false);
+  const reportRef = useRef<HTMLHeadingElement>(null);
+  const ask = async (chosen: File, apply: boolean) => {
+    setWorking(true);
+    setProblem(null);
+    const sent = await send(chosen, apply);
+    setWorking(false);
+    if ('problem' in sent) return setProblem(sent.problem);
+    setReport(sent.report);
+    setBrought(apply && sent.report.ok);
+    setSure(false);
+    if (apply && sent.report.ok) router.refresh();
+    // What came of it stands below what was pressed.
+    setTimeout(() => reportRef.current?.focus());
+    return undefined;
+  };
+  const choose = (chosen: File) => {
+    setFile(chosen);
+    setReport(null);
+    setBrought(false);
+    if (chosen.size > ROSTER_BYTES) setProblem('too-large');
+    else void ask(chosen, false);
+    // Nothing is sent but by us.
+    return false;
+  };
+  const ends = report ? Object.keys(report.end).length > 0 : false;
+  const may = report?.ok === true && !brought && !isNothing(report) && (!ends || sure);
+  return (
+    <section aria-labelledby="roster" className={desk.rooms}>
+      <h2 id="roster">{t('title')}</h2>
+      <p>{t('text')}</p>
+      <Upload.Dragger
+        accept=".zip,application/zip"
+        beforeUpload={choose}
+        showUploadList={false}
+        disabled={!hydrated || working}
+        className={styles.drop}
+      >
+        <p>
+          <b>{t('drop')}</b>
+        </p>
+        <p className={entry.soft}>{file ? file.name : t('dropNote')}</p>
+      </Upload.Dragger>
+      {problem !== null && (
+        <Alert
+          type="error"
+          showIcon
+          role="alert"
+          className={entry.alert}
+          title={problem === 'too-large' ? t('tooLarge') : refusals(problem as 'network', { seconds: 10 })}
+        />
+      )}
+      {report && file && (
+        <div className={styles.report}>
+          <h3 ref={reportRef} tabIndex={-1}>
+            {brought
+              ? t('brought')
+              : report.ok
+                ? isNothing(report)
+                  ? t('nothing')
+                  : t('would')
+                : t('refused')}
+          </h3>
+          {report.ok && <Doings report={report} />}
+          <Problems problems={report.problems} />
+          {ends && !brought && report.ok && (
+            <Checkbox checked={sure} onChange={({ target }) => setSure(target.checked)}>
+              {t('sure')}
+            </Checkbox>
+          )}
+          {report.ok && !brought && !isNothing(report) && (
+            <Button
+              type="primary"
+              size="large"
+              aria-disabled={!may || working || undefined}
+              onClick={() => may && !working && void ask(file, true)}
+            >
+              {t('bring')}
+            </Button>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Doings({ report }: { readonly report: Report }) {
+  const t = useTranslations('people.roster');
+  return (
+    <table className={entry.score}>
+      <thead>
+        <tr>
+          <th scope="col">{t('kind')}</th>
+          {DOES.map((does) => (
+            <th key={does} scope="col">
+              {t(does)}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {KINDS.filter((kind) => DOES.some((does) => (report[does][kind] ?? 0) > 0)).map((kind) => (
+          <tr key={kind}>
+            <th scope="row">{t(`kinds.${kind}`)}</th>
+            {DOES.map((does) => (
+              <td key={does}>{report[does][kind] ?? 0}</td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What is wrong with it, by file and line; what is only to be known is told too. */
+function Problems({ problems }: { readonly problems: readonly Problem[] }) {
+  const t = useTranslations('people.roster');
+  if (problems.length === 0) return null;
+  return (
+    <ul className={styles.problems}>
+      {problems.slice(0, SHOWN).map((one, i) => (
+        <li key={i}>
+          <b>{t(one.severity === 'error' ? 'error' : 'note')}</b> {one.file}
+          {one.line > 0 && `, ${t('line', { line: one.line })}`}: <span lang="en">{one.message}</span>
+        </li>
+      ))}
+      {problems.length > SHOWN && <li>{t('more', { count: problems.length - SHOWN })}</li>}
+    </ul>
+  );
+}
