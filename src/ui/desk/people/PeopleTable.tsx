@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
+import { Button, Checkbox, Input, Select, Space, Table, type TableColumnsType } from 'antd';
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { useTranslations } from 'use-intl';
@@ -50,7 +50,23 @@ export function PeopleTable({
     setChosen([]);
     router.refresh();
   };
+  const choosable = rows.filter(({ id }) => id !== self).map(({ id }) => id);
   const columns: TableColumnsType<PersonRow> = [
+    {
+      key: 'choose',
+      title: t('chosen'),
+      render: (_, { id, displayName }) => (
+        <Checkbox
+          aria-label={t('choose', { name: displayName })}
+          checked={chosen.includes(id)}
+          // One's own password is not given to oneself.
+          disabled={id === self}
+          onChange={({ target }) =>
+            setChosen(target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))
+          }
+        />
+      ),
+    },
     {
       key: 'name',
       title: t('name'),
@@ -103,7 +119,10 @@ export function PeopleTable({
       </p>
       {problem}
       {slips && <Slips slips={slips} onClose={() => setSlips(null)} />}
-      <p>
+      <Space wrap className={desk.forAll}>
+        <Button size="large" onClick={() => setChosen(choosable)}>
+          {t('chooseAll', { count: choosable.length })}
+        </Button>
         <Button
           size="large"
           aria-disabled={working || chosen.length === 0 || undefined}
@@ -111,20 +130,11 @@ export function PeopleTable({
         >
           {t('makeSlips', { count: chosen.length })}
         </Button>
-      </p>
+      </Space>
       <Table
         className={entry.table}
         columns={columns}
         dataSource={rows.map((one) => ({ ...one, key: one.id }))}
-        rowSelection={{
-          selectedRowKeys: [...chosen],
-          onChange: (keys) => setChosen(keys.map(Number)),
-          getCheckboxProps: (one) => ({
-            disabled: one.id === self,
-            'aria-label': t('choose', { name: one.displayName }),
-          }),
-          getTitleCheckboxProps: () => ({ 'aria-label': t('chooseAll') }),
-        }}
         pagination={rows.length > 50 ? { pageSize: 50, showSizeChanger: false } : false}
         scroll={{ x: 'max-content' }}
         locale={{ emptyText: t('empty') }}

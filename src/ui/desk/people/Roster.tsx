@@ -2,7 +2,7 @@
 
 import { Alert, Button, Checkbox, Upload } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Counts } from '@/core/roster/plan';
 import type { Problem } from '@/core/xml/problem';
@@ -56,6 +56,8 @@ export function Roster() {
   const [brought, setBrought] = useState(false);
   const [sure, setSure] = useState(false);
   const reportRef = useRef<HTMLHeadingElement>(null);
+  // What came of it stands below what was pressed.
+  useEffect(() => reportRef.current?.focus(), [report]);
   const ask = async (chosen: File, apply: boolean) => {
     setWorking(true);
     setProblem(null);
@@ -66,8 +68,6 @@ export function Roster() {
     setBrought(apply && sent.report.ok);
     setSure(false);
     if (apply && sent.report.ok) router.refresh();
-    // What came of it stands below what was pressed.
-    setTimeout(() => reportRef.current?.focus());
     return undefined;
   };
   const choose = (chosen: File) => {
