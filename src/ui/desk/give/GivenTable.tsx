@@ -93,7 +93,6 @@ export function GivenTable({
             id={id}
             size="large"
             className={desk.select}
-            allowClear
             value={sought}
             onChange={({ target }) => setSought(target.value)}
           />

@@ -90,13 +90,7 @@ export function PeopleTable({
       <div className={results.find}>
         <Labelled label={t('search')}>
           {(id) => (
-            <Input
-              id={id}
-              size="large"
-              allowClear
-              value={sought}
-              onChange={({ target }) => setSought(target.value)}
-            />
+            <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
           )}
         </Labelled>
         <Labelled label={t('role')}>

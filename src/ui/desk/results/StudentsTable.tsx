@@ -101,13 +101,7 @@ export function StudentsTable({
       <div className={styles.find}>
         <Labelled label={t('search')}>
           {(id) => (
-            <Input
-              id={id}
-              size="large"
-              allowClear
-              value={sought}
-              onChange={({ target }) => setSought(target.value)}
-            />
+            <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
           )}
         </Labelled>
         <Labelled label={t('show')}>

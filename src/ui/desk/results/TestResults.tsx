@@ -2,7 +2,7 @@
 
 import { Button, Space } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Act } from '@/core/access/access';
 import entry from '../../entry/entry.module.css';
@@ -64,6 +64,11 @@ function Told({ test }: { readonly test: TestRow }) {
   const router = useRouter();
   const { working, problem, ask } = useAsk();
   const [done, setDone] = useState<string | null>(null);
+  const doneRef = useRef<HTMLParagraphElement>(null);
+  // The button that was pressed goes.
+  useEffect(() => {
+    if (done !== null) doneRef.current?.focus();
+  }, [done]);
   const tell = async () => {
     const answer = await ask<{ changed: number }>(`/api/tests/${test.testId}/release`, { told: true }, true);
     if (!answer) return;
@@ -88,7 +93,7 @@ function Told({ test }: { readonly test: TestRow }) {
           </Button>
         </>
       )}
-      <p role="status" tabIndex={-1}>
+      <p ref={doneRef} role="status" tabIndex={-1}>
         {done}
       </p>
       {problem}
