@@ -152,6 +152,7 @@ test('a roster is looked at, brought in, and its people sign in with what their 
   await signInByHand(page, app, 'edda');
   await page.getByRole('link', { name: 'People' }).click();
   await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
+  await page.locator('section[data-ready]').waitFor();
   await expectAccessible(page, 'people');
   await drop({ ...SCHOOL, 'users.csv': (SCHOOL['users.csv'] ?? '').replace('u2,,,true', 'u2,,,perhaps') });
   await expect(

@@ -71,6 +71,7 @@ export function Roster() {
     return undefined;
   };
   const choose = (chosen: File) => {
+    if (working) return false;
     setFile(chosen);
     setReport(null);
     setBrought(false);
@@ -82,14 +83,13 @@ export function Roster() {
   const ends = report ? Object.keys(report.end).length > 0 : false;
   const may = report?.ok === true && !brought && !isNothing(report) && (!ends || sure);
   return (
-    <section aria-labelledby="roster" className={desk.rooms}>
+    <section aria-labelledby="roster" className={desk.rooms} data-ready={hydrated || undefined}>
       <h2 id="roster">{t('title')}</h2>
       <p>{t('text')}</p>
       <Upload.Dragger
         accept=".zip,application/zip"
         beforeUpload={choose}
         showUploadList={false}
-        disabled={!hydrated || working}
         className={styles.drop}
       >
         <p>
