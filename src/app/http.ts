@@ -1,3 +1,4 @@
+import type { DeskUser } from '@/core/wire/desk';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { NextResponse } from 'next/server';
@@ -90,6 +91,13 @@ export async function pageUserWho(act: Act): Promise<User> {
   if (!actsOf(user.role).includes(act)) redirect('/');
   return user;
 }
+
+/** Whose page of the desk it is. */
+export const deskUser = ({ displayName, role, needs }: User): DeskUser => ({
+  name: displayName,
+  acts: actsOf(role),
+  needs,
+});
 
 /** What a page shows; what is not there for this person is "not found". */
 export function orNotFound<T>(read: () => T): T {

@@ -5,7 +5,7 @@ import { endOldSessions } from '@/server/accounts/sessions';
 import { prepared } from '@/server/db/statements';
 import { backUp } from '@/server/db/backup';
 import { database } from '@/server/db/open';
-import { ROSTER_BYTES } from '@/core/wire/uploads';
+import { GIVING_BYTES, ROSTER_BYTES } from '@/core/wire/uploads';
 import { clientOf } from './front/client';
 import { readConfig, type FrontConfig } from './front/config';
 import { newNonce, securityHeaders } from './front/headers';
@@ -14,8 +14,11 @@ import { answerDirect, findDirect } from './direct';
 
 /** Bytes of a request's body where nothing but a short form is sent; what is answered directly has limits of its own. */
 const MAX_BODY = 16_384;
-/** Where a file is sent, and how large it may be. Whoever sends it is asked before it is read. */
-const UPLOADS: ReadonlyMap<string, number> = new Map([['/api/roster', ROSTER_BYTES]]);
+/** Where more than a short form is sent, and how large it may be. Whoever sends it is asked before it is read. */
+const UPLOADS: ReadonlyMap<string, number> = new Map([
+  ['/api/roster', ROSTER_BYTES],
+  ['/api/assignments/give', GIVING_BYTES],
+]);
 /** A connection that is idle is kept longer than a page is silent, and longer than a proxy keeps its own (nginx: 60 s): the other end closes it. */
 const KEEP_IDLE_MS = 75_000;
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);

@@ -1,9 +1,10 @@
+import type { RosterReport } from '@/core/wire/desk';
 import { UnreadablePackage } from '@/core/qti/package';
 import { UnreadableRoster } from '@/core/roster/read';
 import type { Problem } from '@/core/xml/problem';
 import { database } from '@/server/db/open';
 import { filesAt } from '@/server/library/files';
-import { bringRoster, type RosterReport } from '@/server/roster/roster';
+import { bringRoster } from '@/server/roster/roster';
 import { positional, stop } from './arguments';
 
 const inJson = process.argv.includes('--json');

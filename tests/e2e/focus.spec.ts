@@ -22,7 +22,7 @@ const sortOf = (name: string) => name.replace(/\d+/g, '#');
 const EVERYWHERE = /^(How to answer|Flag|Undo|Redo|Start this question over|Enlarge)/;
 const FIRST_FEW = 6;
 /** Controls of one question that are pressed. */
-const MOST = 10;
+const MOST = 16;
 
 /**
  * Whether something has the focus, once what the press set going has come to rest. Asked again and again from here: a page that has

@@ -17,7 +17,7 @@ export const assignmentOptions = z.strictObject({
   fetchFirst: z._default(z.boolean(), false),
   /** What is told after handing in: that it is, also the score, or also the answers, as far as the test lets them be seen (F1). */
   tells: z._default(z.enum(['thanks', 'score', 'answers']), 'answers'),
-  /** Nothing but thanks is told until whoever may see results lets it be told (F1; adults.md, "release"). */
+  /** Nothing but thanks is told until whoever may see results lets it be told (F1). */
   held: z._default(z.boolean(), false),
   /** Points that are needed; null = as the test says, where it does (F2). */
   needed: z._default(z.nullable(z.number().check(z.positive(), z.maximum(1_000_000))), null),

@@ -16,7 +16,7 @@ const easy = (name: string) =>
   );
 const essay = `<qti-assessment-item ${NS} identifier="essay" title="t"><qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="string"/>${float('SCORE', 'normal-maximum="10"')}<qti-item-body><qti-extended-text-interaction response-identifier="RESPONSE"/></qti-item-body></qti-assessment-item>`;
 
-function points(outcomes: string, processing: string, answers: Readonly<Record<string, string>>) {
+function taken(outcomes: string, processing: string, answers: Readonly<Record<string, string>>): Sitting {
   const ref = (name: string, more = '', inside = '') =>
     `<qti-assessment-item-ref identifier="${name}" href="${name}.xml" ${more}>${inside}</qti-assessment-item-ref>`;
   const content = readPackage(
@@ -39,8 +39,10 @@ function points(outcomes: string, processing: string, answers: Readonly<Record<s
     sitting.take({ do: 'answer', ref: item, responses: { RESPONSE: value } });
   }
   sitting.take({ do: 'hand-in' });
-  return sitting.points(({ ref: one }) => one !== 'essay' || answers.essay === undefined);
+  return sitting;
 }
+const points = (...paper: Parameters<typeof taken>) =>
+  taken(...paper).points(({ ref: one }) => one !== 'essay' || paper[2].essay === undefined);
 const RIGHT = { one: 'A', two: 'A', essay: 'The tide.' };
 const sumOf = (attributes: string) =>
   `<qti-outcome-processing><qti-set-outcome-value identifier="SCORE"><qti-sum><qti-test-variables variable-identifier="SCORE" ${attributes}/></qti-sum></qti-set-outcome-value></qti-outcome-processing>`;
@@ -82,5 +84,25 @@ test('a maximum the test names is of the whole; what is still to be marked is ta
     maximum: 10,
     later: 10,
     ownRule: true,
+  });
+});
+
+describe('which questions count is told by what a flawless paper would lose without them', () => {
+  const counted = (processing: string) => [...taken(float('SCORE'), processing, {}).counted()];
+  const set = (expression: string) =>
+    `<qti-outcome-processing><qti-set-outcome-value identifier="SCORE">${expression}</qti-set-outcome-value></qti-outcome-processing>`;
+  test.each([
+    ['no rule of its own', '', ['one', 'two', 'essay']],
+    ['a sum without those on trial', sumOf('exclude-category="trial"'), ['one', 'essay']],
+    ['weights', sumOf('weight-identifier="W"'), ['one', 'two', 'essay']],
+    // An essay has no right answer that could be counted.
+    ['right answers and not points', set('<qti-number-correct/>'), ['one', 'two']],
+    [
+      'a rule that no question changes',
+      set('<qti-base-value base-type="float">1</qti-base-value>'),
+      ['one', 'two', 'essay'],
+    ],
+  ])('%s', (_what, processing, refs) => {
+    expect(counted(processing)).toEqual(refs);
   });
 });

@@ -1,6 +1,8 @@
-import { sampleCorrelation, sampleStandardDeviation } from 'simple-statistics';
+import fc from 'fast-check';
+import { median as reference, sampleCorrelation, sampleStandardDeviation } from 'simple-statistics';
 import { agreementOf } from './agreement';
 import { alphaOf, statisticsOf, type ItemColumn } from './items';
+import { median } from './numbers';
 
 const column = (
   item: string,
@@ -144,4 +146,13 @@ describe('two readers', () => {
     expect(agreementOf([[2, 2]])).toEqual({ n: 1, exact: 1, adjacent: 1, kappa: null, quadraticKappa: null });
     expect(agreementOf([])).toMatchObject({ n: 0, exact: null });
   });
+});
+
+test('a median is what a general library of statistics says, whatever the list; of none there is none', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: -1_000, max: 1_000 }), { minLength: 1 }), (xs) =>
+      expect(median(xs)).toBeCloseTo(reference(xs), 9),
+    ),
+  );
+  expect(median([])).toBeNull();
 });

@@ -20,10 +20,11 @@ export const roomRequest = z.object({
 /** A room for a test. */
 export const openRoomRequest = z.object({ testId: z.number().check(z.int(), z.positive()) });
 /** A test for students: when it can be started (milliseconds since 1970), and how it is taken. */
+export const MOST_GIVEN = 10_000;
 const moment = z.nullable(z.int().check(z.minimum(0), z.maximum(8_640_000_000_000_000)));
 export const giveRequest = z.object({
   testId: z.int().check(z.positive()),
-  students: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(10_000)),
+  students: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(MOST_GIVEN)),
   options: assignmentOptions,
   opensAt: moment,
   closesAt: moment,
@@ -53,6 +54,8 @@ export const myViewRequest = z.object({ view: z.nullable(chosenView) });
 /** The language the interface is to speak from now on. */
 export const languageRequest = z.object({ language: z.enum(LANGUAGES) });
 
+/** Letters of a note to a mark: whatever they are, it fits into one short request. */
+export const MOST_NOTE = 2_000;
 /** What a reader gives for the answer to a question, by the outcome it is for. */
 export const marksRequest = z.object({
   item: z.string().check(z.minLength(1), z.maxLength(300)),
@@ -60,7 +63,7 @@ export const marksRequest = z.object({
     z.string().check(z.maxLength(300)),
     z.number().check(z.minimum(-1_000_000), z.maximum(1_000_000)),
   ),
-  note: z.string().check(z.maxLength(5_000)),
+  note: z.string().check(z.maxLength(MOST_NOTE)),
 });
 /** By how many readers the answers to a test are marked, and by how much two may differ before a third decides. */
 export const markingRuleRequest = z.object({
@@ -69,11 +72,14 @@ export const markingRuleRequest = z.object({
 });
 /** Whether what came of a test is told. */
 export const releaseRequest = z.object({ told: z.boolean() });
+/** Slips that are made at once: a password takes a moment each. */
+export const MOST_SLIPS = 500;
 /** People who get new passwords, to be handed to them. */
 export const slipsRequest = z.object({
-  users: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(500)),
+  users: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(MOST_SLIPS)),
 });
-export type GiveRequest = z.infer<typeof giveRequest>;
+/** What is not said of the options is as usual. */
+export type GiveRequest = z.input<typeof giveRequest>;
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type RoomRequest = z.infer<typeof roomRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;

@@ -1,3 +1,4 @@
+import type { Student } from '@/core/wire/desk';
 import { reachOf, type Act } from '@/core/access/access';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -29,12 +30,15 @@ export function reachFor({ role, id }: Pick<User, 'role' | 'id'>, act: Act): [re
  * @throws Refusal `not-yours`, `not-found`
  */
 export function requireReach(db: Db, by: User, act: Act, studentId: number): void {
-  const reached = prepared<[number, string, number], { id: number }>(
+  if (!reaches(db, by, act, studentId)) throw new Refusal('not-found', 404);
+}
+
+/** Whether somebody may do this to that student. @throws Refusal `not-yours` who may not do it to anybody */
+export const reaches = (db: Db, by: User, act: Act, studentId: number): boolean =>
+  prepared<[number, string, number], { id: number }>(
     db,
     `SELECT u.id FROM users u WHERE u.id = ? AND u.role = 'student' AND u.guest = 0 AND ${IS_REACHED}`,
-  ).get(studentId, ...reachFor(by, act));
-  if (!reached) throw new Refusal('not-found', 404);
-}
+  ).get(studentId, ...reachFor(by, act)) !== undefined;
 
 /** The same, of whose an assignment is. @throws Refusal `not-yours`, `not-found` */
 export function requireReachOfAssignment(db: Db, by: User, act: Act, assignmentId: number): void {
@@ -44,12 +48,6 @@ export function requireReachOfAssignment(db: Db, by: User, act: Act, assignmentI
   );
   if (!row) throw new Refusal('not-found', 404);
   requireReach(db, by, act, row.user_id);
-}
-
-/** A student, by the name that is shown. */
-export interface Student {
-  readonly id: number;
-  readonly name: string;
 }
 
 /** The students somebody reaches, by name. @throws Refusal `not-yours` */

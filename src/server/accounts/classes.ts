@@ -1,15 +1,9 @@
-import type { Act, Role } from '@/core/access/access';
+import type { PersonHere, SchoolClass } from '@/core/wire/desk';
+import type { Act } from '@/core/access/access';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { reachFor, requireAct } from './access';
 import type { User } from './users';
-
-/** A class, with the students in it. */
-export interface SchoolClass {
-  readonly id: number;
-  readonly title: string;
-  readonly students: readonly number[];
-}
 
 /** Adds a class. @returns its number here */
 export function addClass(db: Db, title: string): number {
@@ -47,18 +41,6 @@ export function classesReached(db: Db, by: User, act: Act): SchoolClass[] {
     classes.set(id, one);
   }
   return [...classes.values()];
-}
-
-/** Somebody who has an account. */
-export interface PersonHere {
-  readonly id: number;
-  readonly displayName: string;
-  readonly signInName: string;
-  readonly role: Role;
-  readonly hasPassword: boolean;
-  /** Made of the school's roster, which changes and ends it. */
-  readonly ofRoster: boolean;
-  readonly classes: readonly string[];
 }
 
 /** Everybody who has an account, by name. @throws Refusal `not-yours` */

@@ -1,3 +1,4 @@
+import type { Slip } from '@/core/wire/desk';
 import { randomInt } from 'node:crypto';
 import { hash } from '@node-rs/argon2';
 import type { Db } from '../db/open';
@@ -21,14 +22,6 @@ const WORDS = (
 /** A password that can be read off a slip: three words and a digit, some 24 bits; tries at signing in are slowed down (`signIn.ts`). */
 export const newPassword = (): string =>
   `${WORDS[randomInt(WORDS.length)] ?? ''}-${WORDS[randomInt(WORDS.length)] ?? ''}-${WORDS[randomInt(WORDS.length)] ?? ''}-${randomInt(2, 10)}`;
-
-/** What is handed to somebody so that they can sign in; shown once, and kept nowhere. */
-export interface Slip {
-  readonly userId: number;
-  readonly displayName: string;
-  readonly signInName: string;
-  readonly password: string;
-}
 
 /**
  * Gives people new passwords, and ends every session they have. One's own is not changed so.

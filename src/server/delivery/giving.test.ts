@@ -1,9 +1,10 @@
+import type { GiveRequest } from '@/core/wire/requests';
 import { USUAL } from '@/core/item/options';
 import { putUser, userById, type User } from '../accounts/users';
 import { resultFor } from '../results/results';
 import { assignedTests } from './assignments';
 import { beginAttempt, handIn } from './delivery';
-import { givableTests, give, givenBy, takeBack, type Giving } from './giving';
+import { givableTests, give, givenBy, takeBack } from './giving';
 import { addPetra, testSchool, type TestSchool } from './testSchool';
 
 let school: TestSchool;
@@ -26,7 +27,7 @@ beforeEach(async () => {
 });
 afterEach(() => school.close());
 
-const giving = (change: Partial<Giving> = {}): Giving => ({
+const giving = (change: Partial<GiveRequest> = {}): GiveRequest => ({
   testId,
   students: [bao.id],
   options: {},
@@ -96,7 +97,7 @@ test('all or none: what is not reached, does not exist, or makes no sense is ref
   const sten = await putUser(db, { signInName: 'sten', displayName: 'Sten', role: 'teacher', password: 'p' });
   const elsewhere = userById(db, sten);
   if (!elsewhere) throw new Error('nobody was added');
-  const refused: readonly (readonly [User, Partial<Giving>, string])[] = [
+  const refused: readonly (readonly [User, Partial<GiveRequest>, string])[] = [
     [elsewhere, {}, 'not-found'],
     [school.student, {}, 'not-yours'],
     [petra, { students: [bao.id, 999] }, 'not-found'],

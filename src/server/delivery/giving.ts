@@ -1,27 +1,19 @@
-import { readOptions, type AssignmentOptions, type GivenOptions } from '@/core/item/options';
-import { IS_REACHED, reachFor, requireReachOfAssignment, studentsReached } from '../accounts/access';
+import type { GiveRequest } from '@/core/wire/requests';
+import type { GivableTest, Given, GivenTo } from '@/core/wire/desk';
+import { readOptions, type AssignmentOptions } from '@/core/item/options';
+import {
+  IS_REACHED,
+  reachFor,
+  requireAct,
+  requireReachOfAssignment,
+  studentsReached,
+} from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { NEWEST } from './assignments';
 
-/** A test to be given: to whom, when it can be started, and how it is taken. */
-export interface Giving {
-  readonly testId: number;
-  readonly students: readonly number[];
-  readonly options: GivenOptions;
-  /** Milliseconds since 1970; null = at any time. */
-  readonly opensAt: number | null;
-  readonly closesAt: number | null;
-}
-/** How many of the students it was given to anew, for how many it was changed, and how many had begun: for those only what
- * `LATER` names was changed. */
-export interface GivenTo {
-  readonly added: number;
-  readonly changed: number;
-  readonly begun: number;
-}
 /** What may still be settled when a test has been begun: nothing of how it is taken. */
 const LATER = ['tells', 'needed', 'times', 'held'] as const satisfies readonly (keyof AssignmentOptions)[];
 
@@ -37,7 +29,7 @@ interface Standing {
  * not in order
  * @throws ZodError for options there are not
  */
-export function give(db: Db, by: User, giving: Giving, now: number): GivenTo {
+export function give(db: Db, by: User, giving: GiveRequest, now: number): GivenTo {
   const { testId, opensAt, closesAt } = giving;
   const options = readOptions(giving.options);
   if (opensAt !== null && closesAt !== null && closesAt <= opensAt) throw new Refusal('bad-input', 400);
@@ -88,19 +80,6 @@ export function takeBack(db: Db, by: User, assignmentId: number): void {
   }).immediate();
 }
 
-/** A test as it is given to one student. */
-export interface Given {
-  readonly assignmentId: number;
-  readonly testId: number;
-  readonly test: string;
-  readonly studentId: number;
-  readonly student: string;
-  readonly options: AssignmentOptions;
-  readonly opensAt: number | null;
-  readonly closesAt: number | null;
-  readonly begun: boolean;
-}
-
 /** What is given to the students somebody reaches, the newest first. @throws Refusal `not-yours` */
 export const givenBy = (db: Db, by: User): Given[] =>
   prepared<[string, number], Omit<Given, 'options' | 'begun'> & { options: string; begun: number }>(
@@ -114,17 +93,9 @@ export const givenBy = (db: Db, by: User): Given[] =>
     .all(...reachFor(by, 'give'))
     .map((row) => ({ ...row, options: readOptions(JSON.parse(row.options)), begun: row.begun === 1 }));
 
-/** A test that can be given. */
-export interface GivableTest {
-  readonly testId: number;
-  readonly title: string;
-  /** When its version came into the library. */
-  readonly importedAt: number;
-}
-
 /** The newest version of every test of the library, by title. @throws Refusal `not-yours` */
 export function givableTests(db: Db, by: User): GivableTest[] {
-  reachFor(by, 'give');
+  requireAct(by, 'give');
   return prepared<[], GivableTest>(
     db,
     `SELECT t.id AS testId, t.title, p.imported_at AS importedAt FROM tests t JOIN packages p ON p.id = t.package_id

@@ -1,3 +1,4 @@
+import type { LateAnswer } from '@/core/wire/desk';
 import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
 import { may } from '@/core/attempt/may';
 import { reduce } from '@/core/attempt/reducer';
@@ -13,18 +14,6 @@ import { keepScores } from './scores';
 import { planOf, sittingOf } from './sittings';
 
 type Answered = Extract<BrowserEvent, { type: 'answered' }>;
-
-/** Answers to one question that nothing proves to have been given in time: kept, not counted, for a person to decide. */
-export interface LateAnswer {
-  readonly ref: string;
-  /** From 1, in the order of the form. */
-  readonly number: number;
-  /** When the last of them was given by its computer's clock, and when it arrived; milliseconds since 1970. */
-  readonly saidAt: number;
-  readonly receivedAt: number;
-  /** False in a part without a way back: the student was led on without it. */
-  readonly mayCount: boolean;
-}
 
 /** Writes down that an answer came late, beside its event. */
 export function noteLate(

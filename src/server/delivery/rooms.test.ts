@@ -1,8 +1,8 @@
 import { nameOfSession, userOfSession } from '../accounts/sessions';
-import type { User } from '../accounts/users';
+import { addClass, putIntoClass } from '../accounts/classes';
+import { putUser, userById, type User } from '../accounts/users';
 import { classOverview } from '../results/overview';
-import {} from '../results/results';
-import { assignedTest, assignedTests } from './assignments';
+import { assign, assignedTest, assignedTests } from './assignments';
 import { attemptContent } from './content';
 import { beginAttempt, resumeAttempt, saveBatch } from './delivery';
 import { closeRoom, enterRoom, openRoom, openRooms, roomTests } from './rooms';
@@ -134,4 +134,25 @@ test('a room is opened for a test that somebody has been given, and its session 
     assignment_id: assignmentId(),
     let_in_at: null,
   });
+});
+
+test('a room takes in only those whom its opener can let in', async () => {
+  const { db } = school;
+  const person = async (name: string, role: User['role']) => {
+    const user = userById(db, await putUser(db, { signInName: name, displayName: name, role }));
+    if (!user) throw new Error('nobody was added');
+    return user;
+  };
+  const [sten, bao] = [await person('sten', 'teacher'), await person('bao', 'student')];
+  const other = addClass(db, 'Harbor 7');
+  for (const { id } of [sten, bao]) putIntoClass(db, other, id);
+  assign(db, testId, bao.id);
+  ({ code } = openRoom(db, sten, testId, 2000));
+  expect(enter(3000, 'bao').assignmentId).toBeGreaterThan(0);
+  expect(() => enter(3000, 'wren')).toThrow('wrong-name-or-code');
+  // Each sees and closes own rooms; whoever supervises the whole school all of them.
+  expect(openRooms(db, sten, 3000)).toHaveLength(1);
+  expect(openRooms(db, await person('ulla', 'proctor'), 3000)).toHaveLength(2);
+  const runa = await person('runa', 'teacher');
+  expect(() => closeRoom(db, runa, openRooms(db, sten, 3000)[0]?.id ?? 0, 3100)).toThrow('not-found');
 });

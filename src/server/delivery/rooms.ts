@@ -1,10 +1,10 @@
 import { randomInt } from 'node:crypto';
 import type { RoomRequest } from '@/core/wire/requests';
-import { IS_REACHED, reachFor } from '../accounts/access';
+import { IS_REACHED, reachFor, reaches } from '../accounts/access';
 import { logSecurity } from '../accounts/securityLog';
 import { openSession } from '../accounts/sessions';
 import { forgetTries, reserveTry } from '../accounts/signIn';
-import type { User } from '../accounts/users';
+import { userById, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
@@ -118,7 +118,8 @@ export function closeRoom(db: Db, by: User, roomId: number, now: number): void {
 /**
  * Signs in with a room's code and one's name, for the room's test alone. Nothing can be seen or begun until whoever supervises has
  * looked who sits there, and let them in.
- * @throws Refusal `wrong-name-or-code` (never which; also where the test is not given to that name), `too-many-tries`
+ * @throws Refusal `wrong-name-or-code` (never which; also where the test is not given to that name, or its student not reached by who
+ * opened the room), `too-many-tries`
  */
 export function enterRoom(
   db: Db,
@@ -127,13 +128,18 @@ export function enterRoom(
   now: number,
 ): { readonly assignmentId: number; readonly token: string; readonly maxAgeSeconds: number } {
   reserveTry(db, name, address, now);
-  const found = prepared<[string, number, string], { room: number; assignment: number; user: number }>(
+  const found = prepared<
+    [string, number, string],
+    { room: number; assignment: number; user: number; opener: number }
+  >(
     db,
-    `SELECT r.id AS room, a.id AS assignment, u.id AS user FROM rooms r JOIN assignments a ON a.test_id = r.test_id
+    `SELECT r.id AS room, a.id AS assignment, u.id AS user, r.opened_by AS opener FROM rooms r JOIN assignments a ON a.test_id = r.test_id
        JOIN users u ON u.id = a.user_id
      WHERE r.code = ? AND r.closed_at IS NULL AND r.opened_at >= ? AND u.sign_in_name = ? AND u.role = 'student' AND u.guest = 0`,
   ).get(code.replace(/\D/g, ''), now - LIFETIME_MS, name);
-  if (!found) {
+  // A room is for those whom its opener can let in.
+  const opener = found && userById(db, found.opener);
+  if (!found || !opener || !reaches(db, opener, 'supervise', found.user)) {
     logSecurity(db, 'sign-in-failed', now, { address, details: { name, with: 'room' } });
     throw new Refusal('wrong-name-or-code', 401);
   }

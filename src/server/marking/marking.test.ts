@@ -100,7 +100,6 @@ test('an answer comes as it was handed in, with its rubric and without a name, e
     machine: null,
     own: null,
     differ: null,
-    open: true,
   });
   expect(answer.responses.RESPONSE).toMatch(/^She saw that it was gone/);
   expect(JSON.stringify(answer.rubrics)).toContain('2 points');
@@ -125,7 +124,16 @@ test('what was given can be changed until the results are released, and every ch
     { points: '{"SCORE":0}', at: 5000 },
     { points: '{"SCORE":2}', at: 6000 },
   ]);
+  // It is found again by who gave it, once around, and by nobody else.
+  const again = (by: User, after: string | null = null) =>
+    nextToMark(school.db, by, { testId: listed()?.testId ?? 0, ref: REF, after, again: true });
+  expect(listed()?.byYou).toBe(1);
+  expect(again(scorer)).toBe(at(0).id);
+  expect(again(scorer, at(0).id)).toBeNull();
+  expect(again(teacher)).toBeNull();
   school.db.prepare('UPDATE assignments SET released_at = 7000').run();
+  expect(listed()?.byYou).toBe(0);
+  expect(again(scorer)).toBeNull();
   expect(() => give(scorer, 0, 1, 8000)).toThrow('released');
   expect(told(0)?.points?.score).toBe(2);
 });
@@ -143,7 +151,7 @@ test('read twice: the mean counts; where two differ too much a third decides, to
   give(teacher, 1, 2, 5300);
   expect(told(1)).toMatchObject({ notMarked: 1 });
   expect(listed(third)).toMatchObject({ done: 1, forYou: 1, agreement: { n: 2, exact: 0, adjacent: 0.5 } });
-  expect(answerToMark(school.db, third, at(1).id, REF)).toMatchObject({ differ: [0, 2], open: true });
+  expect(answerToMark(school.db, third, at(1).id, REF)).toMatchObject({ differ: [0, 2] });
   give(third, 1, 1, 5400);
   expect(told(1)?.points?.score).toBe(1);
   expect(() => give(administrator, 1, 1, 5500)).toThrow('marked');

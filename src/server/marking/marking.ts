@@ -1,5 +1,5 @@
 import { areFit, settle, type MarkingRule, type PersonPoints } from '@/core/marking/marking';
-import { reachFor } from '../accounts/access';
+import { requireAct } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -83,7 +83,7 @@ function settleAnswer(db: Db, attempt: AttemptRow, ref: string, rule: MarkingRul
  * @throws Refusal `not-yours`, `not-found`
  */
 export function setMarkingRule(db: Db, by: User, testId: number, rule: MarkingRule): void {
-  reachFor(by, 'see-results');
+  requireAct(by, 'see-results');
   db.transaction(() => {
     const answers = answersReached(db, by).filter((answer) => answer.test_id === testId);
     if (answers.length === 0) throw new Refusal('not-found', 404);

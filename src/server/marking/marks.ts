@@ -12,6 +12,8 @@ export interface AnswerRow {
   readonly test_id: number;
   readonly item: string;
   readonly title: string;
+  /** 1: its results were held and have been released, so its marks stay. */
+  readonly released: number;
 }
 /** What one reader gave. */
 export interface MarkRow {
@@ -42,8 +44,8 @@ export function answersReached(
 ): AnswerRow[] {
   return prepared<[string, number, number | null, number | null, string | null], AnswerRow>(
     db,
-    `SELECT r.attempt_id, p.test_id, r.item, t.title FROM item_results r
-       JOIN attempts p ON p.id = r.attempt_id JOIN users u ON u.id = p.user_id JOIN tests t ON t.id = p.test_id
+    `SELECT r.attempt_id, p.test_id, r.item, t.title, a.released_at IS NOT NULL AS released FROM item_results r
+       JOIN attempts p ON p.id = r.attempt_id JOIN assignments a ON a.id = p.assignment_id JOIN users u ON u.id = p.user_id JOIN tests t ON t.id = p.test_id
      WHERE ${A_PERSON_MARKS} AND u.guest = 0 AND ${IS_REACHED} AND (? IS NULL OR (p.test_id = ? AND r.item = ?))`,
   ).all(...reachFor(by, 'mark'), only?.testId ?? null, only?.testId ?? null, only?.ref ?? null);
 }

@@ -1,3 +1,4 @@
+import type { AnswerToMark, QuestionToMark } from '@/core/wire/desk';
 import { createHash } from 'node:crypto';
 import type { Content } from '@/core/content/content';
 import type { RawResponse } from '@/core/content/response';
@@ -23,7 +24,6 @@ import { Refusal } from '../refusal';
 import {
   answersReached,
   isFor,
-  isReleased,
   keyOf,
   markingRule,
   marksBy,
@@ -32,22 +32,6 @@ import {
   type AnswerRow,
   type MarkRow,
 } from './marks';
-
-/** A question whose answers a person marks, with how far that is. */
-export interface QuestionToMark {
-  readonly testId: number;
-  readonly test: string;
-  readonly ref: string;
-  /** What the item is called. */
-  readonly title: string;
-  readonly rule: MarkingRule;
-  /** Answers, and of them those that are done; those this reader can still mark. */
-  readonly answers: number;
-  readonly done: number;
-  readonly forYou: number;
-  /** How far the first two readers agree; null before there are two. */
-  readonly agreement: Agreement | null;
-}
 
 /** What there is to mark, question by question. @throws Refusal `not-yours` */
 export function questionsToMark(db: Db, by: User): QuestionToMark[] {
@@ -64,6 +48,7 @@ export function questionsToMark(db: Db, by: User): QuestionToMark[] {
     const ofTest = marks.get(testId) ?? marksBy(db, testId);
     marks.set(testId, ofTest);
     const rule = markingRule(db, testId);
+    const mayChange = changeable(by);
     const given = answers.map((answer) => ofTest.get(keyOf(answer)) ?? []);
     const pairs = given.flatMap(([one, two]) =>
       one && two ? [[totalOf(pointsIn(one)), totalOf(pointsIn(two))] as const] : [],
@@ -78,6 +63,7 @@ export function questionsToMark(db: Db, by: User): QuestionToMark[] {
         answers: answers.length,
         done: given.filter((one) => settle(one.map(pointsIn), rule).state === 'settled').length,
         forYou: given.filter((one) => isFor(by, one, rule)).length,
+        byYou: answers.filter((answer, i) => mayChange(answer, given[i] ?? [])).length,
         agreement: pairs.length > 0 ? agreementOf(pairs) : null,
       },
     ];
@@ -87,55 +73,50 @@ export function questionsToMark(db: Db, by: User): QuestionToMark[] {
   );
 }
 
-/** An answer as it was handed in, for whoever marks it: without a name. */
-export interface AnswerToMark {
-  readonly attemptId: string;
-  readonly testId: number;
-  readonly ref: string;
-  readonly test: string;
-  readonly title: string;
-  readonly item: DeliveredItem;
-  readonly stimuli: DeliveredTest['stimuli'];
-  readonly responses: Readonly<Record<string, RawResponse>>;
-  readonly rubrics: readonly Content[];
-  readonly traits: readonly Trait[];
-  /** What the machine gave for its part; null where all of it is a person's. */
-  readonly machine: number | null;
-  /** What this reader gave; null before they have. */
-  readonly own: { readonly points: PersonPoints; readonly note: string } | null;
-  /** What the two before gave in all, where they differ too much and this reader decides. */
-  readonly differ: readonly [number, number] | null;
-  /** It can be marked, or its mark changed. */
-  readonly open: boolean;
-}
-
 /** Where an answer stands in the order of a question: told from nothing of its student's, the same each time. */
-const shuffled = ({ attempt_id: id, item }: AnswerRow): string =>
+const placeOf = ({ attempt_id: id, item }: Pick<AnswerRow, 'attempt_id' | 'item'>): string =>
   createHash('sha256').update(`${id} ${item}`).digest('hex');
 
+/** Whether a reader has marked an answer, and may still change that. */
+const changeable =
+  (by: User) =>
+  ({ released }: AnswerRow, marks: readonly MarkRow[]): boolean =>
+    released === 0 && marks.some(({ reader_id: reader }) => reader === by.id);
+
+/** Of which answers to a question the next is wanted. */
+interface Wanted {
+  readonly testId: number;
+  readonly ref: string;
+  /** The answer one comes from, to be left for later. */
+  readonly after?: string | null;
+  /** Those this reader has marked and may change, instead of those that wait for them. */
+  readonly again?: boolean;
+}
+
 /**
- * The answer to a question that a reader marks next.
- * @param after the answer they come from, to be left for later
+ * The answer to a question that a reader marks next, or changes next.
  * @returns null when there is none for them
  * @throws Refusal `not-yours`
  */
 export function nextToMark(
   db: Db,
   by: User,
-  {
-    testId,
-    ref,
-    after = null,
-  }: { readonly testId: number; readonly ref: string; readonly after?: string | null },
+  { testId, ref, after = null, again = false }: Wanted,
 ): string | null {
   const marks = marksBy(db, testId);
   const rule = markingRule(db, testId);
-  const waiting = answersReached(db, by, { testId, ref })
-    .filter((answer) => isFor(by, marks.get(keyOf(answer)) ?? [], rule))
-    .map((answer) => ({ id: answer.attempt_id, at: shuffled(answer) }))
+  const mayChange = changeable(by);
+  const wanted = answersReached(db, by, { testId, ref })
+    .filter((answer) => {
+      const given = marks.get(keyOf(answer)) ?? [];
+      return again ? mayChange(answer, given) : isFor(by, given, rule);
+    })
+    .map((answer) => ({ id: answer.attempt_id, at: placeOf(answer) }))
     .sort((a, b) => a.at.localeCompare(b.at));
-  const from = after === null ? '' : shuffled({ attempt_id: after, item: ref, test_id: testId, title: '' });
-  return (waiting.find(({ at }) => at > from) ?? waiting[0])?.id ?? null;
+  const from = after === null ? '' : placeOf({ attempt_id: after, item: ref });
+  const next = wanted.find(({ at }) => at > from);
+  // Once all of one's own have been looked at that is the end of it; those that wait come around again.
+  return (next ?? (again ? undefined : wanted[0]))?.id ?? null;
 }
 
 /** An answer that a person marks. @throws Refusal `not-yours`, `not-found`, also for what a machine marks alone */
@@ -173,6 +154,5 @@ export function answerToMark(db: Db, by: User, attemptId: string, ref: string): 
     machine: scoredBy(item) === 'both' ? numberOf(machine ?? null) : null,
     own: own && { points: pointsIn(own), note: own.note },
     differ: third ? [totalOf(pointsIn(first)), totalOf(pointsIn(second))] : null,
-    open: !isReleased(db, attempt) && (own !== null || isFor(by, marks, rule)),
   };
 }

@@ -1,3 +1,4 @@
+import type { QuestionFigures, TestFigures } from '@/core/wire/desk';
 import { responseTexts, type RawResponse } from '@/core/content/response';
 import { interactionsOf } from '@/core/content/content';
 import { formatScalar } from '@/core/content/value';
@@ -16,61 +17,23 @@ import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { anyAttempt } from '../delivery/attempts';
-import { planOf, sittingOf } from '../delivery/sittings';
-import { questionRows, type QuestionRow } from './testResults';
+import { sittingOf } from '../delivery/sittings';
+import { questionRows, questionsIn, type Asked, type QuestionRow } from './testResults';
 
-/** What an option of a question was worth to those who took it. */
-export interface OptionFigures extends OptionStatistics {
-  readonly option: string;
-  /** What the option says; its identifier where it has no words. */
-  readonly words: string;
-  readonly right: boolean;
-}
-/** A question as everyone answered it who was given it. */
-export interface QuestionFigures extends Omit<ItemStatistics, 'options'> {
-  readonly ref: string;
-  readonly title: string;
+interface Counted extends Asked {
   /** False of one on trial. */
   readonly counts: boolean;
-  /** Answers of which a person has still to mark something; they are in none of the figures. */
-  readonly toMark: number;
-  /** Of the time on it, in milliseconds; null where it was not kept. */
-  readonly medianMs: number | null;
-  /** Of the counted questions without it. */
-  readonly alphaWithout: number | null;
-  /** Where one of several options is chosen. */
-  readonly options: readonly OptionFigures[];
-}
-export interface TestFigures {
-  readonly n: number;
-  /** Too few to lean on. */
-  readonly few: boolean;
-  readonly questions: readonly QuestionFigures[];
-  readonly test: TestStatistics;
-  /** What each is worth in the counted questions that everybody was given, for a picture of how they lie. */
-  readonly totals: readonly number[];
 }
 
-interface Asked {
-  readonly ref: string;
-  readonly item: Item;
-  readonly counts: boolean;
-}
-
-/** The questions that were asked in any of the attempts, in the order of the test, with whether they count. */
-function askedIn(db: Db, rows: readonly QuestionRow[]): Asked[] {
-  const wanted = new Set(rows.map(({ ref }) => ref));
-  const found = new Map<string, Asked>();
-  for (const { attemptId } of rows) {
-    if (found.size === wanted.size) break;
-    const attempt = anyAttempt(db, attemptId);
-    const { places } = planOf(db, attempt);
-    if (places.every(({ ref }) => found.has(ref) || !wanted.has(ref))) continue;
-    const counted = sittingOf(db, attempt, attempt.handed_in_at ?? 0).counted();
-    for (const { ref, item } of places)
-      if (wanted.has(ref) && !found.has(ref)) found.set(ref, { ref, item, counts: counted.has(ref) });
-  }
-  return [...found.values()];
+/** The questions that were asked in any of the attempts, with whether they count. */
+function countedIn(db: Db, rows: readonly QuestionRow[]): Counted[] {
+  const counted = new Map<string, ReadonlySet<string>>();
+  return questionsIn(db, rows).map((one) => {
+    const attempt = anyAttempt(db, one.attemptId);
+    const own = counted.get(attempt.id) ?? sittingOf(db, attempt, attempt.handed_in_at ?? 0).counted();
+    counted.set(attempt.id, own);
+    return { ...one, counts: own.has(one.ref) };
+  });
 }
 
 /** The one choice a question asks for, by whose options it can be told what was chosen; null of any other question. */
@@ -111,7 +74,7 @@ function chosenIn(db: Db, testId: number): Map<string, string> {
  */
 export function figuresOf(db: Db, by: User, testId: number): TestFigures {
   const rows = questionRows(db, by, testId).filter(({ first }) => first);
-  const asked = askedIn(db, rows);
+  const asked = countedIn(db, rows);
   const attempts = [...new Set(rows.map(({ attemptId }) => attemptId))].sort();
   const place = new Map(attempts.map((id, i) => [id, i]));
   const byRef = new Map(asked.map(({ ref }) => [ref, new Map<number, QuestionRow>()]));
@@ -119,7 +82,7 @@ export function figuresOf(db: Db, by: User, testId: number): TestFigures {
   const chosen = chosenIn(db, testId);
   const rowsOf = (ref: string) => byRef.get(ref) ?? new Map<number, QuestionRow>();
   const isMarkedFor = (ref: string, i: number) => rowsOf(ref).get(i)?.marked === true;
-  const column = ({ ref, item, counts }: Asked, who: readonly number[]): ItemColumn => {
+  const column = ({ ref, item, counts }: Counted, who: readonly number[]): ItemColumn => {
     const choice = choiceIn(item);
     const own = rowsOf(ref);
     return {
@@ -141,7 +104,7 @@ export function figuresOf(db: Db, by: User, testId: number): TestFigures {
   const columns = whole.map((one) => column(one, everyone));
   const statistics = statisticsOf(columns, everyone.length);
   /** Of a question that not everybody has: those who have it, with the questions they all have. */
-  const apart = (one: Asked) => {
+  const apart = (one: Counted) => {
     const who = everyone.filter((i) => isMarkedFor(one.ref, i));
     const beside = asked.filter(({ ref }) => ref !== one.ref && who.every((i) => isMarkedFor(ref, i)));
     return statisticsOf(

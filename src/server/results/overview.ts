@@ -1,3 +1,4 @@
+import type { ClassRow } from '@/core/wire/desk';
 import { readOptions } from '@/core/item/options';
 import { readPoints, type Points } from '@/core/sitting/points';
 import { IS_REACHED, reachFor } from '../accounts/access';
@@ -6,35 +7,10 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { NEWEST, waitsFor } from '../delivery/assignments';
 import { anyAttempt, lockedIn, type AttemptRow } from '../delivery/attempts';
-import { lateAnswers, type LateAnswer } from '../delivery/late';
+import { lateAnswers } from '../delivery/late';
 import { asksFor } from '../delivery/rooms';
 import { isHeld } from '../delivery/supervise';
 import { resultOf } from './results';
-
-export interface ClassRow {
-  readonly assignmentId: number;
-  readonly attemptId: string | null;
-  readonly student: string;
-  readonly test: string;
-  readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
-  /** Null until it is handed in. */
-  readonly points: Points | null;
-  /** The student can begin, or come in, only once let in. */
-  readonly waits: boolean;
-  /** So many computers ask to come in under this name with a room's code. */
-  readonly asks: number;
-  /** Questions locked after a long pause. */
-  readonly locked: number;
-  /** Paused by whoever supervises; `asked`: its page has not heard of it yet. */
-  readonly held: 'asked' | 'held' | null;
-  /** Answers that came late and wait for a decision. */
-  readonly late: readonly LateAnswer[];
-  /** How often the test was left while it has the screen for itself. */
-  readonly timesLeft: number;
-  readonly lowBattery: boolean;
-  /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
-  readonly silentFor: number | null;
-}
 
 interface OverviewRow {
   readonly assignment_id: number;

@@ -1,3 +1,5 @@
+import type { StudentResult, TestWithResults } from '@/core/wire/desk';
+import type { Item } from '@/core/item/item';
 import type { ProgressState } from '@/core/interactions/types';
 import { readPoints, type Points } from '@/core/sitting/points';
 import { IS_REACHED, reachFor } from '../accounts/access';
@@ -9,18 +11,6 @@ import { forgetAssets } from '../delivery/content';
 import { planOf } from '../delivery/sittings';
 import { Refusal } from '../refusal';
 
-/** A version of a test that somebody has handed in. */
-export interface TestWithResults {
-  readonly testId: number;
-  readonly title: string;
-  readonly importedAt: number;
-  readonly handedIn: number;
-  /** Attempts of which a person has still to mark something. */
-  readonly toMark: number;
-  /** Attempts whose results are held back. */
-  readonly held: number;
-}
-
 /** In SQL: something of the attempt `p` is still to be marked by a person. */
 const TO_MARK =
   "EXISTS (SELECT 1 FROM item_results r WHERE r.attempt_id = p.id AND r.marked = 0 AND r.scored_by <> 'machine' AND r.progress <> 'empty')";
@@ -31,25 +21,13 @@ const HELD = "(json_extract(a.options, '$.held') = 1 AND a.released_at IS NULL)"
 export const testsWithResults = (db: Db, by: User): TestWithResults[] =>
   prepared<[string, number], TestWithResults>(
     db,
-    `SELECT t.id AS testId, t.title, g.imported_at AS importedAt, count(*) AS handedIn, sum(${TO_MARK}) AS toMark, sum(${HELD}) AS held
+    `SELECT t.id AS testId, t.title, g.imported_at AS importedAt, count(*) AS handedIn, sum(${TO_MARK}) AS toMark, sum(${HELD}) AS held,
+       sum(json_extract(a.options, '$.held') = 1 AND a.released_at IS NOT NULL) AS released
      FROM attempts p JOIN users u ON u.id = p.user_id JOIN assignments a ON a.id = p.assignment_id
        JOIN tests t ON t.id = p.test_id JOIN packages g ON g.id = t.package_id
      WHERE p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED} GROUP BY t.id ORDER BY t.title, t.id`,
   ).all(...reachFor(by, 'see-results'));
 
-/** An attempt that is handed in. */
-export interface StudentResult {
-  readonly attemptId: string;
-  readonly student: string;
-  readonly signInName: string;
-  readonly handedInAt: number;
-  /** Milliseconds of the test's clock. */
-  readonly usedMs: number;
-  /** Null of one that was handed in before points were kept. */
-  readonly points: Points | null;
-  readonly toMark: boolean;
-  readonly held: boolean;
-}
 interface ResultRow extends Omit<StudentResult, 'points' | 'toMark' | 'held'> {
   readonly points: string | null;
   readonly toMark: number;
@@ -142,17 +120,21 @@ export function release(
     .immediate();
 }
 
+/** A question that was asked, and an attempt that has it. */
+export interface Asked {
+  readonly ref: string;
+  readonly item: Item;
+  readonly attemptId: string;
+}
+
 /** The questions of a test in its order, as the attempts that were handed in have them. */
-export function questionsIn(
-  db: Db,
-  rows: readonly QuestionRow[],
-): { readonly ref: string; readonly title: string; readonly part: number }[] {
-  const seen = new Map<string, { ref: string; title: string; part: number }>();
+export function questionsIn(db: Db, rows: readonly QuestionRow[]): Asked[] {
   const asked = new Set(rows.map(({ ref }) => ref));
-  for (const id of new Set(rows.map(({ attemptId }) => attemptId))) {
-    if (seen.size === asked.size) break;
-    for (const { ref, item, part } of planOf(db, anyAttempt(db, id)).places)
-      if (asked.has(ref) && !seen.has(ref)) seen.set(ref, { ref, title: item.title, part });
+  const found = new Map<string, Asked>();
+  for (const attemptId of new Set(rows.map((row) => row.attemptId))) {
+    if (found.size === asked.size) break;
+    for (const { ref, item } of planOf(db, anyAttempt(db, attemptId)).places)
+      if (asked.has(ref) && !found.has(ref)) found.set(ref, { ref, item, attemptId });
   }
-  return [...seen.values()];
+  return [...found.values()];
 }

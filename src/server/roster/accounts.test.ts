@@ -95,11 +95,40 @@ test('who is here already under that name and role is the same person; under ano
   const petra = await here('petra', 'student');
   const [note, ...more] = await bring();
   expect(more).toEqual([]);
-  expect(note).toMatch(/^name-taken: "u2" has no account/);
+  expect(note).toMatch(
+    /^name-taken: the user name "petra" of "u2" is somebody else's here: there is no account/,
+  );
   expect(listed()).toMatchObject([{ id: wren.id, displayName: 'Wren Halloran' }]);
   // The password somebody has stays.
   expect((await userByPassword(db, 'wren', 'pass of wren'))?.id).toBe(wren.id);
   expect(userById(db, petra.id)?.role).toBe('student');
+});
+
+test('a name that somebody else has here ends nobody: the old one stays; one of somebody who is gone is free', async () => {
+  await bring();
+  await here('wrenna', 'proctor');
+  const [note] = await bring(users('u1,,,true,wrenna,Wren,Halloran', PETRA));
+  expect(note).toMatch(/"wrenna" of "u1" is somebody else's here: the old one stays/);
+  const wren = await userByPassword(db, 'wren', 'kelp-and-tide');
+  expect(wren?.displayName).toBe('Wren Halloran');
+  // Wren leaves, and another Wren comes with the same name.
+  await bring({
+    ...users(PETRA, 'u9,,,true,wren,Wren,Sorley'),
+    'roles.csv': (SCHOOL['roles.csv'] ?? '').replace('r1,,,u1', 'r9,,,u9'),
+    'enrollments.csv': (SCHOOL['enrollments.csv'] ?? '').replace('e1,,,k1,s1,u1', 'e9,,,k1,s1,u9'),
+  });
+  const other = listed().find(({ signInName }) => signInName === 'wren');
+  expect(other).toMatchObject({ displayName: 'Wren Sorley', hasPassword: false });
+  expect(other?.id).not.toBe(wren?.id);
+});
+
+test('whoever keeps the people is not taken over by a name in a roster', async () => {
+  const [note] = await bring({
+    ...users(WREN, 'u2,,,true,edda,Petra,Vance'),
+    'roles.csv': (SCHOOL['roles.csv'] ?? '').replace('primary,teacher', 'primary,siteAdministrator'),
+  });
+  expect(note).toMatch(/"edda" of "u2" is somebody else's here: there is no account/);
+  expect((await userByPassword(db, 'edda', 'pass of edda'))?.displayName).toBe('edda');
 });
 
 test('parents have no account; an enrollment that is over, or to come, puts nobody into a class', async () => {

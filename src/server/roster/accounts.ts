@@ -10,6 +10,7 @@ interface AccountRow {
   readonly sign_in_name: string;
   readonly role: string;
   readonly sourced_id: string | null;
+  readonly ended_at: number | null;
 }
 
 /**
@@ -21,19 +22,24 @@ interface AccountRow {
 export function putRosterPeople(db: Db, { people, classes }: RosterPeople, now: number): Problem[] {
   const problems: Problem[] = [];
   const notes = reporterFor('users.csv', problems);
-  freeNames(db, people);
+  endOthers(db, new Set(people.map(({ sourcedId }) => sourcedId)), now);
+  const before = freeNames(db, people);
   const ids = new Map<string, number>();
   for (const person of people) {
     const id = putPerson(db, person, now);
-    if (id === null)
+    if (id !== null) ids.set(person.sourcedId, id);
+    else {
+      const known = bySource(db, person.sourcedId);
+      // Who is here already stays, under the name they had.
+      if (known) ids.set(person.sourcedId, known.id);
       notes.warn(
         'name-taken',
         0,
-        `"${person.sourcedId}" has no account: the user name "${person.signInName}" is somebody else's here`,
+        `the user name "${person.signInName}" of "${person.sourcedId}" is somebody else's here: ${known ? 'the old one stays' : 'there is no account'}`,
       );
-    else ids.set(person.sourcedId, id);
+    }
   }
-  endOthers(db, new Set(ids.values()), now);
+  giveBackNames(db, before);
   putClasses(db, classes, ids, now);
   return problems;
 }
@@ -41,17 +47,55 @@ export function putRosterPeople(db: Db, { people, classes }: RosterPeople, now: 
 const bySource = (db: Db, sourcedId: string): AccountRow | undefined =>
   prepared<[string], AccountRow>(
     db,
-    'SELECT id, sign_in_name, role, sourced_id FROM users WHERE sourced_id = ?',
+    'SELECT id, sign_in_name, role, sourced_id, ended_at FROM users WHERE sourced_id = ?',
   ).get(sourcedId);
 
-/** Names that go from one person to another are free before they are taken. */
-function freeNames(db: Db, people: readonly RosterPerson[]): void {
+const rename = (db: Db, id: number, name: string): void => {
+  prepared(db, 'UPDATE users SET sign_in_name = ? WHERE id = ?').run(name, id);
+};
+
+/**
+ * Names that go from one person to another are free before they are taken.
+ * @returns the name each had before, by the number of the account
+ */
+function freeNames(db: Db, people: readonly RosterPerson[]): Map<number, string> {
+  const before = new Map<number, string>();
   for (const { sourcedId, signInName } of people) {
     const account = bySource(db, sourcedId);
-    if (account && account.sign_in_name !== signInName)
-      prepared(db, 'UPDATE users SET sign_in_name = ? WHERE id = ?').run(`roster ${sourcedId}`, account.id);
+    if (!account || account.sign_in_name === signInName) continue;
+    before.set(account.id, account.sign_in_name);
+    rename(db, account.id, `roster ${sourcedId}`);
+  }
+  return before;
+}
+
+/** Whoever was left without a name has the old one again, where it is still free. */
+function giveBackNames(db: Db, before: ReadonlyMap<number, string>): void {
+  for (const [id, name] of before) {
+    const account = prepared<[number], { sign_in_name: string; sourced_id: string | null }>(
+      db,
+      'SELECT sign_in_name, sourced_id FROM users WHERE id = ?',
+    ).get(id);
+    const waits = account?.sign_in_name === `roster ${account?.sourced_id ?? ''}`;
+    if (waits && !whoHas(db, name, id)) rename(db, id, name);
   }
 }
+
+/** Whoever has a name now; one who is not here any more gives it up. */
+function whoHas(db: Db, signInName: string, except: number | undefined): AccountRow | undefined {
+  const named = prepared<[string], AccountRow>(
+    db,
+    'SELECT id, sign_in_name, role, sourced_id, ended_at FROM users WHERE sign_in_name = ?',
+  ).get(signInName);
+  if (!named || named.id === except) return undefined;
+  if (named.ended_at === null) return named;
+  rename(db, named.id, `${signInName} (ended ${named.id})`);
+  return undefined;
+}
+
+/** Whether somebody who is here without being of the roster is taken for the same person. Whoever keeps the people is not. */
+const isSame = (named: AccountRow, role: RosterPerson['role']): boolean =>
+  named.sourced_id === null && named.role === role && role !== 'administrator';
 
 /** @returns the number of the account; null where the name is another's */
 function putPerson(
@@ -60,12 +104,8 @@ function putPerson(
   now: number,
 ): number | null {
   const known = bySource(db, sourcedId);
-  const named = prepared<[string], AccountRow>(
-    db,
-    'SELECT id, sign_in_name, role, sourced_id FROM users WHERE sign_in_name = ?',
-  ).get(signInName);
-  const taken = named && named.id !== known?.id;
-  if (taken && (known || named.sourced_id !== null || named.role !== role)) return null;
+  const named = whoHas(db, signInName, known?.id);
+  if (named && (known || !isSame(named, role))) return null;
   const hash =
     prepared<[string], { password_hash: string | null }>(
       db,
@@ -89,13 +129,14 @@ function putPerson(
   return row?.id ?? null;
 }
 
-function endOthers(db: Db, here: ReadonlySet<number>, now: number): void {
-  const all = prepared<[], { id: number }>(
+/** Who is of the roster and not in it any more is not here any more. */
+function endOthers(db: Db, here: ReadonlySet<string>, now: number): void {
+  const all = prepared<[], { id: number; sourced_id: string }>(
     db,
-    'SELECT id FROM users WHERE sourced_id IS NOT NULL AND ended_at IS NULL',
+    'SELECT id, sourced_id FROM users WHERE sourced_id IS NOT NULL AND ended_at IS NULL',
   ).all();
-  for (const { id } of all) {
-    if (here.has(id)) continue;
+  for (const { id, sourced_id: source } of all) {
+    if (here.has(source)) continue;
     prepared(db, 'UPDATE users SET ended_at = ? WHERE id = ?').run(now, id);
     closeAllSessions(db, id);
   }

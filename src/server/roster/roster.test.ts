@@ -1,9 +1,10 @@
+import type { RosterReport } from '@/core/wire/desk';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { UnreadableRoster } from '@/core/roster/read';
 import { openDatabase, type Db } from '../db/open';
-import { bringRoster, type RosterReport } from './roster';
+import { bringRoster } from './roster';
 import { FILES, filesFrom, manifest, SCHOOL, type Texts } from './testRoster';
 
 let folder: string;

@@ -1,3 +1,4 @@
+import type { RosterReport } from '@/core/wire/desk';
 import { hash } from '@node-rs/argon2';
 import type { Kind } from '@/core/roster/columns';
 import { peopleOf } from '@/core/roster/people';
@@ -7,15 +8,6 @@ import type { Problem } from '@/core/xml/problem';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { putRosterPeople } from './accounts';
-
-/** What bringing a roster did, or would do. */
-export interface RosterReport {
-  readonly ok: boolean;
-  readonly add: Counts;
-  readonly change: Counts;
-  readonly end: Counts;
-  readonly problems: readonly Problem[];
-}
 
 /** What the school has brought so far. */
 function presentIn(db: Db): Present {

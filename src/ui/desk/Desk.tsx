@@ -1,36 +1,17 @@
 'use client';
 
+import type { ClassRow, DeskUser } from '@/core/wire/desk';
 import { Table, type TableColumnsType } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
-import type { Points } from '@/core/sitting/points';
 import entry from '../entry/entry.module.css';
 import { useFocusKept } from '../kit/useFocusKept';
 import { usePointsWords } from '../entry/usePointsWords';
 import { DeskPage } from './DeskPage';
-import type { Late } from './LateDialog';
 import { Rooms, type RoomsProps } from './Rooms';
 import { SigningIn, type SigningInProps } from './SigningIn';
 import { Ways, WaysForAll } from './Ways';
-
-export interface DeskRow {
-  readonly assignmentId: number;
-  readonly attemptId: string | null;
-  readonly student: string;
-  readonly test: string;
-  readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
-  readonly points: Points | null;
-  readonly waits: boolean;
-  readonly asks: number;
-  readonly locked: number;
-  readonly held: 'asked' | 'held' | null;
-  readonly late: readonly Late[];
-  readonly timesLeft: number;
-  readonly lowBattery: boolean;
-  readonly silentFor: number | null;
-}
 
 /** The desk looks again after so long, in milliseconds. */
 const LOOK_AGAIN_MS = 10_000;
@@ -39,27 +20,25 @@ const SILENT_MS = 60_000;
 
 /** The adults' first page: who has done what, and who needs somebody. */
 export function Desk({
-  name,
-  acts,
+  user,
   rows,
   rooms,
   signingIn,
 }: {
-  readonly name: string;
-  readonly acts: readonly Act[];
-  readonly rows: readonly DeskRow[];
+  readonly user: DeskUser;
+  readonly rows: readonly ClassRow[];
   readonly rooms: RoomsProps;
   readonly signingIn: SigningInProps;
 }) {
   return (
-    <DeskPage name={name} acts={acts} place="now">
+    <DeskPage user={user} place="now">
       <DeskTable rows={rows} rooms={rooms} />
       <SigningIn {...signingIn} />
     </DeskPage>
   );
 }
 
-function DeskTable({ rows, rooms }: { readonly rows: readonly DeskRow[]; readonly rooms: RoomsProps }) {
+function DeskTable({ rows, rooms }: { readonly rows: readonly ClassRow[]; readonly rooms: RoomsProps }) {
   const t = useTranslations('desk');
   const words = usePointsWords();
   const notices = useNotices();
@@ -74,7 +53,7 @@ function DeskTable({ rows, rooms }: { readonly rows: readonly DeskRow[]; readonl
     );
     return () => clearInterval(timer);
   }, [router]);
-  const columns: TableColumnsType<DeskRow> = [
+  const columns: TableColumnsType<ClassRow> = [
     {
       key: 'student',
       title: t('student'),
@@ -125,7 +104,7 @@ function DeskTable({ rows, rooms }: { readonly rows: readonly DeskRow[]; readonl
 }
 
 /** What whoever supervises should know of a student now. */
-function useNotices(): (row: DeskRow) => string[] {
+function useNotices(): (row: ClassRow) => string[] {
   const t = useTranslations('desk.notice');
   return ({ waits, asks, locked, late, timesLeft, lowBattery, silentFor }) => [
     ...(asks > 0 ? [t('asks', { count: asks })] : waits ? [t('waits')] : []),

@@ -1,31 +1,29 @@
 'use client';
 
+import type { DeskUser } from '@/core/wire/desk';
 import type { ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
 import { Page } from '../entry/Page';
 import styles from './desk.module.css';
 import { PAGES, type DeskPlace } from './pages';
 
 interface Props {
-  readonly name: string;
-  /** What whoever is here may do. */
-  readonly acts: readonly Act[];
+  readonly user: DeskUser;
   readonly place: DeskPlace;
   readonly children: ReactNode;
 }
 
 /** The frame of the adults' pages, with the ways to the others. */
-export function DeskPage({ name, acts, place, children }: Props) {
+export function DeskPage({ user, place, children }: Props) {
   return (
-    <Page name={name} wide>
-      <Ways acts={acts} place={place} />
+    <Page name={user.name} needs={user.needs} wide>
+      <Ways acts={user.acts} place={place} />
       {children}
     </Page>
   );
 }
 
-function Ways({ acts, place }: Pick<Props, 'acts' | 'place'>) {
+function Ways({ acts, place }: Pick<DeskUser, 'acts'> & Pick<Props, 'place'>) {
   const t = useTranslations('desk.pages');
   const ways = PAGES.filter(({ act }) => acts.includes(act));
   if (ways.length < 2) return null;

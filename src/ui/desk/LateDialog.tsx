@@ -1,5 +1,6 @@
 'use client';
 
+import type { LateAnswer } from '@/core/wire/desk';
 import { Button, Modal, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useRef } from 'react';
@@ -9,18 +10,11 @@ import entry from '../entry/entry.module.css';
 import { useFocusBack } from '../kit/useFocusBack';
 import { useFocusKept } from '../kit/useFocusKept';
 
-export interface Late {
-  readonly ref: string;
-  readonly number: number;
-  readonly saidAt: number;
-  readonly receivedAt: number;
-  readonly mayCount: boolean;
-}
 interface Props {
   readonly open: boolean;
   readonly who: string;
   readonly attemptId: string;
-  readonly late: readonly Late[];
+  readonly late: readonly LateAnswer[];
   readonly onClose: () => void;
 }
 

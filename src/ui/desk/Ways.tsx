@@ -1,11 +1,11 @@
 'use client';
 
+import type { ClassRow } from '@/core/wire/desk';
 import { Button, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { useAsk } from '../entry/useAsk';
-import type { DeskRow } from './Desk';
 import styles from './desk.module.css';
 import { LateDialog } from './LateDialog';
 
@@ -13,28 +13,28 @@ import { LateDialog } from './LateDialog';
 const WAYS = [
   {
     name: 'letIn',
-    isFor: ({ waits }: DeskRow) => waits,
-    path: ({ assignmentId }: DeskRow) => `/api/assignments/${assignmentId}/let-in`,
+    isFor: ({ waits }: ClassRow) => waits,
+    path: ({ assignmentId }: ClassRow) => `/api/assignments/${assignmentId}/let-in`,
   },
   {
     name: 'release',
-    isFor: ({ held }: DeskRow) => held !== null,
-    path: ({ attemptId }: DeskRow) => `/api/attempts/${attemptId ?? ''}/release`,
+    isFor: ({ held }: ClassRow) => held !== null,
+    path: ({ attemptId }: ClassRow) => `/api/attempts/${attemptId ?? ''}/release`,
   },
   {
     name: 'unlock',
-    isFor: ({ locked }: DeskRow) => locked > 0,
-    path: ({ attemptId }: DeskRow) => `/api/attempts/${attemptId ?? ''}/unlock`,
+    isFor: ({ locked }: ClassRow) => locked > 0,
+    path: ({ attemptId }: ClassRow) => `/api/attempts/${attemptId ?? ''}/unlock`,
   },
   {
     name: 'hold',
-    isFor: ({ state, held }: DeskRow) => state === 'running' && held === null,
-    path: ({ attemptId }: DeskRow) => `/api/attempts/${attemptId ?? ''}/hold`,
+    isFor: ({ state, held }: ClassRow) => state === 'running' && held === null,
+    path: ({ attemptId }: ClassRow) => `/api/attempts/${attemptId ?? ''}/hold`,
   },
 ] as const;
 
 /** What can be done for one student now. */
-export function Ways({ row }: { row: DeskRow }) {
+export function Ways({ row }: { row: ClassRow }) {
   const t = useTranslations('desk');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
@@ -78,7 +78,7 @@ export function Ways({ row }: { row: DeskRow }) {
 }
 
 /** What can be done for several students at once: for each of them as by its own button. */
-export function WaysForAll({ rows }: { rows: readonly DeskRow[] }) {
+export function WaysForAll({ rows }: { rows: readonly ClassRow[] }) {
   const t = useTranslations('desk');
   const router = useRouter();
   const { working, problem, ask } = useAsk();

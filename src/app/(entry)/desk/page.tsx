@@ -1,12 +1,11 @@
 import { titled } from '@/app/language';
-import { actsOf } from '@/core/access/access';
 import { delayedNow } from '@/server/accounts/signIn';
 import { studentsReached } from '@/server/accounts/access';
 import { database } from '@/server/db/open';
 import { openRooms, roomTests } from '@/server/delivery/rooms';
 import { classOverview } from '@/server/results/overview';
 import { Desk } from '@/ui/desk/Desk';
-import { pageUserWho } from '../../http';
+import { deskUser, pageUserWho } from '../../http';
 
 export const generateMetadata = titled((words) => words.desk.title);
 
@@ -15,8 +14,7 @@ export default async function Page() {
   const db = database();
   return (
     <Desk
-      name={user.displayName}
-      acts={actsOf(user.role)}
+      user={deskUser(user)}
       rows={classOverview(db, user)}
       rooms={{ rooms: openRooms(db, user), tests: roomTests(db, user) }}
       signingIn={{ delayed: delayedNow(db, user), students: studentsReached(db, user, 'supervise') }}

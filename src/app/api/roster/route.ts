@@ -1,3 +1,4 @@
+import type { RosterReport } from '@/core/wire/desk';
 import { answer, whoMay } from '@/app/http';
 import { UnreadablePackage } from '@/core/qti/package';
 import { UnreadableRoster } from '@/core/roster/read';
@@ -5,7 +6,7 @@ import { logSecurity } from '@/server/accounts/securityLog';
 import { database } from '@/server/db/open';
 import { filesOfZip } from '@/server/library/files';
 import { Refusal } from '@/server/refusal';
-import { bringRoster, type RosterReport } from '@/server/roster/roster';
+import { bringRoster } from '@/server/roster/roster';
 
 /** A roster as one archive: what it would do, or (`?apply`) done. What is wrong with it is in the answer, by file and line. */
 export function POST(request: Request) {

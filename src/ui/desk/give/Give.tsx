@@ -1,39 +1,34 @@
 'use client';
 
+import type { DeskUser, GivableTest, Given, GivenTimes, GivenTo } from '@/core/wire/desk';
 import { Button, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
 import { USUAL, type AssignmentOptions } from '@/core/item/options';
 import entry from '../../entry/entry.module.css';
 import { useAsk } from '../../entry/useAsk';
 import { useHydrated } from '../../kit/useHydrated';
 import { DeskPage } from '../DeskPage';
 import { Labelled } from '../../entry/Labelled';
-import { GivenTable, type GivenRow } from './GivenTable';
+import { GivenTable } from './GivenTable';
 import { Afterwards, HowTaken } from './HowTaken';
 import { useDateWords } from '../useDateWords';
-import { NO_TIMES, Times, type TimesGiven } from './Times';
+import { NO_TIMES, Times } from './Times';
 import { everyone, ToWhom, type ToWhomProps } from './ToWhom';
 import styles from './give.module.css';
 
 interface Props extends Pick<ToWhomProps, 'classes' | 'students'> {
-  readonly name: string;
-  readonly acts: readonly Act[];
-  readonly tests: readonly {
-    readonly testId: number;
-    readonly title: string;
-    readonly importedAt: number;
-  }[];
-  readonly given: readonly GivenRow[];
+  readonly user: DeskUser;
+  readonly tests: readonly GivableTest[];
+  readonly given: readonly Given[];
 }
 
 /** Who takes which test, when, and how: given here, changed here, taken back here. */
-export function Give({ name, acts, given, ...form }: Props) {
-  const [changed, setChanged] = useState<GivenRow | null>(null);
+export function Give({ user, given, ...form }: Props) {
+  const [changed, setChanged] = useState<Given | null>(null);
   return (
-    <DeskPage name={name} acts={acts} place="give">
+    <DeskPage user={user} place="give">
       {/* What is to be changed is put into the form anew. */}
       <GiveForm key={changed?.assignmentId ?? 0} {...form} changed={changed} />
       <GivenTable given={given} onChange={setChanged} />
@@ -46,7 +41,7 @@ function GiveForm({
   classes,
   students,
   changed,
-}: Omit<Props, 'name' | 'acts' | 'given'> & { readonly changed: GivenRow | null }) {
+}: Omit<Props, 'user' | 'given'> & { readonly changed: Given | null }) {
   const t = useTranslations('give');
   const router = useRouter();
   const hydrated = useHydrated();
@@ -54,7 +49,7 @@ function GiveForm({
   const { working, problem, ask } = useAsk();
   const [testId, setTestId] = useState<number | null>(changed?.testId ?? null);
   const [whom, setWhom] = useState<readonly string[]>(changed ? [`student ${changed.studentId}`] : []);
-  const [times, setTimes] = useState<TimesGiven>(changed ?? NO_TIMES);
+  const [times, setTimes] = useState<GivenTimes>(changed ?? NO_TIMES);
   const [options, setOptions] = useState<AssignmentOptions>(changed?.options ?? USUAL);
   const [done, setDone] = useState<string | null>(null);
   const [missing, setMissing] = useState(false);
@@ -75,13 +70,13 @@ function GiveForm({
     const ready = testId !== null && to.length > 0 && inOrder;
     setMissing(!ready);
     if (!ready || working) return;
-    const counts = await ask<{ added: number; changed: number; begun: number }>(
+    const counts = await ask<GivenTo>(
       '/api/assignments/give',
       { testId, students: to, options, ...times },
       true,
     );
     if (!counts) return;
-    setDone(t('done', counts));
+    setDone(t('done', { ...counts }));
     router.refresh();
   };
   return (

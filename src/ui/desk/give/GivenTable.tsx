@@ -1,35 +1,25 @@
 'use client';
 
+import type { Given } from '@/core/wire/desk';
 import { Button, Input, Space, Table, type TableColumnsType } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { USUAL, type AssignmentOptions } from '@/core/item/options';
+import { USUAL } from '@/core/item/options';
 import entry from '../../entry/entry.module.css';
 import { useAsk } from '../../entry/useAsk';
 import { useFocusKept } from '../../kit/useFocusKept';
 import desk from '../desk.module.css';
 import { Labelled } from '../../entry/Labelled';
 import { useDateWords } from '../useDateWords';
-import type { TimesGiven } from './Times';
-
-export interface GivenRow extends TimesGiven {
-  readonly assignmentId: number;
-  readonly testId: number;
-  readonly test: string;
-  readonly studentId: number;
-  readonly student: string;
-  readonly options: AssignmentOptions;
-  readonly begun: boolean;
-}
 
 /** What is given by now, to be changed or taken back. */
 export function GivenTable({
   given,
   onChange,
 }: {
-  readonly given: readonly GivenRow[];
-  readonly onChange: (row: GivenRow) => void;
+  readonly given: readonly Given[];
+  readonly onChange: (row: Given) => void;
 }) {
   const t = useTranslations('give.given');
   const router = useRouter();
@@ -40,10 +30,10 @@ export function GivenTable({
   useFocusKept(rootRef);
   const wanted = sought.trim().toLocaleLowerCase();
   const rows = given.filter(({ student, test }) => `${student} ${test}`.toLocaleLowerCase().includes(wanted));
-  const takeBack = async ({ assignmentId }: GivenRow) => {
+  const takeBack = async ({ assignmentId }: Given) => {
     if (await ask(`/api/assignments/${assignmentId}/take-back`, {}, true)) router.refresh();
   };
-  const columns: TableColumnsType<GivenRow> = [
+  const columns: TableColumnsType<Given> = [
     {
       key: 'student',
       title: t('student'),
@@ -120,12 +110,12 @@ function useGivenWords() {
   const t = useTranslations('give.given');
   const { dateTime } = useDateWords();
   return {
-    when: ({ opensAt, closesAt }: GivenRow): string =>
+    when: ({ opensAt, closesAt }: Given): string =>
       [
         ...(opensAt === null ? [] : [t('from', { date: dateTime(opensAt) })]),
         ...(closesAt === null ? [] : [t('until', { date: dateTime(closesAt) })]),
       ].join(' ') || t('anyTime'),
-    how: ({ options }: GivenRow): string =>
+    how: ({ options }: Given): string =>
       [
         ...(['onePage', 'goAhead', 'ownsScreen', 'fetchFirst'] as const)
           .filter((name) => options[name])

@@ -1,16 +1,13 @@
 'use client';
 
+import type { GivenTimes } from '@/core/wire/desk';
 import { Input } from 'antd';
 import { useTranslations } from 'use-intl';
 import { useHydrated } from '../../kit/useHydrated';
 import { Labelled } from '../../entry/Labelled';
 import styles from './give.module.css';
 
-export interface TimesGiven {
-  readonly opensAt: number | null;
-  readonly closesAt: number | null;
-}
-export const NO_TIMES: TimesGiven = { opensAt: null, closesAt: null };
+export const NO_TIMES: GivenTimes = { opensAt: null, closesAt: null };
 
 /** A moment as a field for date and time writes it (HTML, "local date and time string"), in this computer's time zone. */
 export function localWriting(at: number | null): string {
@@ -30,8 +27,8 @@ export function Times({
   onChange,
   inOrder,
 }: {
-  readonly times: TimesGiven;
-  readonly onChange: (times: TimesGiven) => void;
+  readonly times: GivenTimes;
+  readonly onChange: (times: GivenTimes) => void;
   readonly inOrder: boolean;
 }) {
   const t = useTranslations('give');

@@ -1,17 +1,14 @@
 'use client';
 
+import type { SchoolClass, Student } from '@/core/wire/desk';
 import { Select } from 'antd';
 import { useTranslations } from 'use-intl';
 import { Labelled } from '../../entry/Labelled';
 import styles from './give.module.css';
 
 export interface ToWhomProps {
-  readonly classes: readonly {
-    readonly id: number;
-    readonly title: string;
-    readonly students: readonly number[];
-  }[];
-  readonly students: readonly { readonly id: number; readonly name: string }[];
+  readonly classes: readonly SchoolClass[];
+  readonly students: readonly Student[];
   /** `class 3`, `student 12`. */
   readonly whom: readonly string[];
   readonly onChange: (whom: readonly string[]) => void;

@@ -1,21 +1,14 @@
 'use client';
 
+import type { DeskUser } from '@/core/wire/desk';
 import { Button } from 'antd';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
 import { DeskPage } from '../DeskPage';
 
 /** Nothing of a question waits for this reader any more. */
-export function AllMarked({
-  title,
-  ...frame
-}: {
-  readonly name: string;
-  readonly acts: readonly Act[];
-  readonly title: string;
-}) {
+export function AllMarked({ title, user }: { readonly user: DeskUser; readonly title: string }) {
   return (
-    <DeskPage {...frame} place="marking">
+    <DeskPage user={user} place="marking">
       <Done title={title} />
     </DeskPage>
   );

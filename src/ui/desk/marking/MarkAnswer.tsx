@@ -1,13 +1,11 @@
 'use client';
 
+import type { AnswerToMark, DeskUser } from '@/core/wire/desk';
 import { Button, Input } from 'antd';
 import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
-import type { Content } from '@/core/content/content';
-import type { RawResponse } from '@/core/content/response';
-import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
-import type { PersonPoints, Trait } from '@/core/marking/marking';
+import { MOST_NOTE } from '@/core/wire/requests';
+import type { PersonPoints } from '@/core/marking/marking';
 import content from '../../content/content.module.css';
 import { ContentTitle, ContentView, WrittenIn } from '../../content/ContentView';
 import { AnswerView } from '../../entry/AnswerView';
@@ -21,33 +19,17 @@ import { DeskPage } from '../DeskPage';
 import { PointsField } from './PointsField';
 import styles from './marking.module.css';
 
-interface Answer {
-  readonly attemptId: string;
-  readonly testId: number;
-  readonly ref: string;
-  readonly test: string;
-  readonly title: string;
-  readonly item: DeliveredItem;
-  readonly stimuli: DeliveredTest['stimuli'];
-  readonly responses: Readonly<Record<string, RawResponse>>;
-  readonly rubrics: readonly Content[];
-  readonly traits: readonly Trait[];
-  readonly machine: number | null;
-  readonly own: { readonly points: PersonPoints; readonly note: string } | null;
-  readonly differ: readonly [number, number] | null;
-}
 interface Props {
-  readonly name: string;
-  readonly acts: readonly Act[];
-  readonly answer: Answer;
-  /** Answers to this question that wait for this reader, this one with them. */
-  readonly left: number;
+  readonly user: DeskUser;
+  readonly answer: AnswerToMark;
+  /** Answers to this question that wait for this reader, this one with them; null where it is one they have marked. */
+  readonly left: number | null;
 }
 
 /** One answer as it was handed in, without a name, beside what it is marked by. */
-export function MarkAnswer({ name, acts, ...rest }: Props) {
+export function MarkAnswer({ user, ...rest }: Props) {
   return (
-    <DeskPage name={name} acts={acts} place="marking">
+    <DeskPage user={user} place="marking">
       <Marking {...rest} />
     </DeskPage>
   );
@@ -62,7 +44,7 @@ function Marking({ answer, left }: Pick<Props, 'answer' | 'left'>) {
         <ContentTitle language={answer.item.language}>{answer.title}</ContentTitle>
       </h1>
       <p className={entry.soft}>
-        {answer.test} · {t('left', { count: left })}
+        {answer.test} · {left === null ? t('yourOwn') : t('left', { count: left })}
       </p>
       <div className={styles.sides}>
         <section className={entry.answer} aria-label={t('answer')}>
@@ -85,14 +67,14 @@ function Marking({ answer, left }: Pick<Props, 'answer' | 'left'>) {
               </WrittenIn>
             </section>
           )}
-          <PointsForm answer={answer} />
+          <PointsForm answer={answer} again={left === null} />
         </div>
       </div>
     </>
   );
 }
 
-function PointsForm({ answer }: Pick<Props, 'answer'>) {
+function PointsForm({ answer, again }: Pick<Props, 'answer'> & { readonly again: boolean }) {
   const t = useTranslations('marking');
   const { working, problem, ask } = useAsk();
   const [points, setPoints] = useState<PersonPoints>(answer.own?.points ?? {});
@@ -100,7 +82,7 @@ function PointsForm({ answer }: Pick<Props, 'answer'>) {
   const [missing, setMissing] = useState(false);
   const id = useId();
   const here = `/desk/marking/${answer.testId}/${encodeURIComponent(answer.ref)}`;
-  const onward = () => window.location.assign(`${here}?after=${answer.attemptId}`);
+  const onward = () => window.location.assign(`${here}?${again ? 'again&' : ''}after=${answer.attemptId}`);
   const all = answer.traits.every(({ outcome }) => Object.hasOwn(points, outcome));
   const keep = async () => {
     setMissing(!all);
@@ -146,7 +128,7 @@ function PointsForm({ answer }: Pick<Props, 'answer'>) {
       <Input.TextArea
         id={id}
         value={note}
-        maxLength={5_000}
+        maxLength={MOST_NOTE}
         autoSize={{ minRows: 2, maxRows: 6 }}
         onChange={({ target }) => setNote(target.value)}
       />

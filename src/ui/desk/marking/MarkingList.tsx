@@ -1,38 +1,25 @@
 'use client';
 
-import { Button, Empty } from 'antd';
+import type { DeskUser, QuestionToMark } from '@/core/wire/desk';
+import { Button, Empty, Space } from 'antd';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
-import type { MarkingRule } from '@/core/marking/marking';
-import type { Agreement } from '@/core/statistics/agreement';
 import entry from '../../entry/entry.module.css';
 import { DeskPage } from '../DeskPage';
 import { useFigures } from '../useFigures';
 import { Readers } from './Readers';
+import desk from '../desk.module.css';
 import styles from './marking.module.css';
 
-export interface QuestionRow {
-  readonly testId: number;
-  readonly test: string;
-  readonly ref: string;
-  readonly title: string;
-  readonly rule: MarkingRule;
-  readonly answers: number;
-  readonly done: number;
-  readonly forYou: number;
-  readonly agreement: Agreement | null;
-}
 interface Props {
-  readonly name: string;
-  readonly acts: readonly Act[];
-  readonly questions: readonly QuestionRow[];
+  readonly user: DeskUser;
+  readonly questions: readonly QuestionToMark[];
 }
 
 /** The questions whose answers a person marks, test by test, with how far that is. */
-export function MarkingList({ name, acts, questions }: Props) {
+export function MarkingList({ user, questions }: Props) {
   return (
-    <DeskPage name={name} acts={acts} place="marking">
-      <Tests questions={questions} mayRule={acts.includes('see-results')} />
+    <DeskPage user={user} place="marking">
+      <Tests questions={questions} mayRule={user.acts.includes('see-results')} />
     </DeskPage>
   );
 }
@@ -49,7 +36,7 @@ function Tests({ questions, mayRule }: Pick<Props, 'questions'> & { readonly may
         <section key={testId} aria-labelledby={`test-${testId}`} className={styles.test}>
           <h2 id={`test-${testId}`}>{test}</h2>
           {mayRule && <Readers testId={testId} rule={rule} />}
-          <ul className={styles.questions}>
+          <ul className={desk.cards}>
             {questions
               .filter((one) => one.testId === testId)
               .map((one) => (
@@ -62,12 +49,13 @@ function Tests({ questions, mayRule }: Pick<Props, 'questions'> & { readonly may
   );
 }
 
-function Question({ question }: { readonly question: QuestionRow }) {
-  const { testId, title, answers, done, forYou, agreement } = question;
+function Question({ question }: { readonly question: QuestionToMark }) {
+  const { testId, title, answers, done, forYou, byYou, agreement } = question;
+  const address = `/desk/marking/${testId}/${encodeURIComponent(question.ref)}`;
   const t = useTranslations('marking');
   const figures = useFigures();
   return (
-    <li className={styles.question}>
+    <li className={desk.card}>
       <div>
         <h3>{title}</h3>
         <p>{t('progress', { answers, done })}</p>
@@ -83,18 +71,25 @@ function Question({ question }: { readonly question: QuestionRow }) {
           </p>
         )}
       </div>
-      {forYou > 0 ? (
-        <Button
-          type="primary"
-          size="large"
-          href={`/desk/marking/${testId}/${encodeURIComponent(question.ref)}`}
-          aria-label={t('markOf', { title, count: forYou })}
-        >
-          {t('mark', { count: forYou })}
-        </Button>
-      ) : (
-        <span className={entry.soft}>{t('nothingForYou')}</span>
-      )}
+      <Space wrap>
+        {byYou > 0 && (
+          <Button size="large" href={`${address}?again`} aria-label={t('againOf', { title, count: byYou })}>
+            {t('again', { count: byYou })}
+          </Button>
+        )}
+        {forYou > 0 ? (
+          <Button
+            type="primary"
+            size="large"
+            href={address}
+            aria-label={t('markOf', { title, count: forYou })}
+          >
+            {t('mark', { count: forYou })}
+          </Button>
+        ) : (
+          <span className={entry.soft}>{t('nothingForYou')}</span>
+        )}
+      </Space>
     </li>
   );
 }

@@ -1,24 +1,23 @@
 'use client';
 
+import type { DeskUser, PersonHere } from '@/core/wire/desk';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
 import entry from '../../entry/entry.module.css';
 import { DeskPage } from '../DeskPage';
-import { PeopleTable, type PersonRow } from './PeopleTable';
+import { PeopleTable } from './PeopleTable';
 import { Roster } from './Roster';
 
 interface Props {
-  readonly name: string;
-  readonly acts: readonly Act[];
+  readonly user: DeskUser;
   /** Whoever is here. */
   readonly self: number;
-  readonly people: readonly PersonRow[];
+  readonly people: readonly PersonHere[];
 }
 
 /** Who is here: brought in by the school's roster, found, given passwords. */
-export function People({ name, acts, self, people }: Props) {
+export function People({ user, self, people }: Props) {
   return (
-    <DeskPage name={name} acts={acts} place="people">
+    <DeskPage user={user} place="people">
       <Title />
       <Roster />
       <PeopleTable people={people} self={self} />

@@ -1,33 +1,24 @@
 'use client';
 
+import type { PersonHere, Slip } from '@/core/wire/desk';
 import { Button, Checkbox, Input, Select, Space, Table, type TableColumnsType } from 'antd';
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { useTranslations } from 'use-intl';
 import { ROLES, type Role } from '@/core/access/access';
+import { MOST_SLIPS } from '@/core/wire/requests';
 import entry from '../../entry/entry.module.css';
 import { Labelled } from '../../entry/Labelled';
 import { useAsk } from '../../entry/useAsk';
 import desk from '../desk.module.css';
-import results from '../results/results.module.css';
-import { Slips, type SlipShown } from './Slips';
-
-export interface PersonRow {
-  readonly id: number;
-  readonly displayName: string;
-  readonly signInName: string;
-  readonly role: Role;
-  readonly hasPassword: boolean;
-  readonly ofRoster: boolean;
-  readonly classes: readonly string[];
-}
+import { Slips } from './Slips';
 
 /** Everybody who has an account; those found can be given new passwords, on slips to be printed. */
 export function PeopleTable({
   people,
   self,
 }: {
-  readonly people: readonly PersonRow[];
+  readonly people: readonly PersonHere[];
   readonly self: number;
 }) {
   const t = useTranslations('people');
@@ -36,22 +27,26 @@ export function PeopleTable({
   const [sought, setSought] = useState('');
   const [role, setRole] = useState<Role | 'all'>('all');
   const [chosen, setChosen] = useState<readonly number[]>([]);
-  const [slips, setSlips] = useState<readonly SlipShown[] | null>(null);
+  const [slips, setSlips] = useState<readonly Slip[] | null>(null);
   const wanted = sought.trim().toLocaleLowerCase();
   const rows = people.filter(
     (one) =>
       `${one.displayName} ${one.signInName} ${one.classes.join(' ')}`.toLocaleLowerCase().includes(wanted) &&
       (role === 'all' || one.role === role),
   );
+  const may = chosen.length > 0 && chosen.length <= MOST_SLIPS;
   const make = async () => {
-    const answer = await ask<{ slips: readonly SlipShown[] }>('/api/users/slips', { users: chosen }, true);
+    const answer = await ask<{ slips: readonly Slip[] }>('/api/users/slips', { users: chosen }, true);
     if (!answer) return;
     setSlips(answer.slips);
     setChosen([]);
     router.refresh();
   };
-  const choosable = rows.filter(({ id }) => id !== self).map(({ id }) => id);
-  const columns: TableColumnsType<PersonRow> = [
+  const choosable = rows
+    .filter(({ id }) => id !== self)
+    .map(({ id }) => id)
+    .slice(0, MOST_SLIPS);
+  const columns: TableColumnsType<PersonHere> = [
     {
       key: 'choose',
       title: t('chosen'),
@@ -87,7 +82,7 @@ export function PeopleTable({
   return (
     <section aria-labelledby="people" className={desk.rooms}>
       <h2 id="people">{t('here')}</h2>
-      <div className={results.find}>
+      <div className={desk.find}>
         <Labelled label={t('search')}>
           {(id) => (
             <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
@@ -119,8 +114,8 @@ export function PeopleTable({
         </Button>
         <Button
           size="large"
-          aria-disabled={working || chosen.length === 0 || undefined}
-          onClick={() => chosen.length > 0 && !working && void make()}
+          aria-disabled={working || !may || undefined}
+          onClick={() => may && !working && void make()}
         >
           {t('makeSlips', { count: chosen.length })}
         </Button>

@@ -1,10 +1,10 @@
 'use client';
 
+import type { RosterReport } from '@/core/wire/desk';
 import { Alert, Button, Checkbox, Upload } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Counts } from '@/core/roster/plan';
 import type { Problem } from '@/core/xml/problem';
 import { ROSTER_BYTES } from '@/core/wire/uploads';
 import entry from '../../entry/entry.module.css';
@@ -12,20 +12,13 @@ import { useHydrated } from '../../kit/useHydrated';
 import desk from '../desk.module.css';
 import styles from './people.module.css';
 
-interface Report {
-  readonly ok: boolean;
-  readonly add: Counts;
-  readonly change: Counts;
-  readonly end: Counts;
-  readonly problems: readonly Problem[];
-}
 /** What the roster does, in the order it is told. */
 const DOES = ['add', 'change', 'end'] as const;
 const KINDS = ['orgs', 'academicSessions', 'courses', 'classes', 'users', 'roles', 'enrollments'] as const;
 /** So many problems are shown; the rest is counted. */
 const SHOWN = 200;
 
-type Sent = { readonly report: Report } | { readonly problem: string };
+type Sent = { readonly report: RosterReport } | { readonly problem: string };
 
 async function send(file: File, apply: boolean): Promise<Sent> {
   try {
@@ -34,14 +27,15 @@ async function send(file: File, apply: boolean): Promise<Sent> {
       headers: { 'content-type': 'application/zip' },
       body: file,
     });
-    const answer = (await response.json()) as Report & { code?: string };
+    const answer = (await response.json()) as RosterReport & { code?: string };
     return response.ok ? { report: answer } : { problem: answer.code ?? 'network' };
   } catch {
     return { problem: 'network' };
   }
 }
 
-const isNothing = (report: Report): boolean => DOES.every((does) => Object.keys(report[does]).length === 0);
+const isNothing = (report: RosterReport): boolean =>
+  DOES.every((does) => Object.keys(report[does]).length === 0);
 
 /** The school's roster: an archive is looked at first, and brought in once it is said what it does. */
 export function Roster() {
@@ -50,7 +44,7 @@ export function Roster() {
   const router = useRouter();
   const hydrated = useHydrated();
   const [file, setFile] = useState<File | null>(null);
-  const [report, setReport] = useState<Report | null>(null);
+  const [report, setReport] = useState<RosterReport | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [working, setWorking] = useState(false);
   const [brought, setBrought] = useState(false);
@@ -140,7 +134,7 @@ export function Roster() {
   );
 }
 
-function Doings({ report }: { readonly report: Report }) {
+function Doings({ report }: { readonly report: RosterReport }) {
   const t = useTranslations('people.roster');
   return (
     <table className={entry.score}>

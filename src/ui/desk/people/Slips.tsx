@@ -1,30 +1,18 @@
 'use client';
 
+import type { Slip } from '@/core/wire/desk';
 import { Button } from 'antd';
 import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import styles from './people.module.css';
 
-export interface SlipShown {
-  readonly userId: number;
-  readonly displayName: string;
-  readonly signInName: string;
-  readonly password: string;
-}
-
 /** New passwords, each on a slip to be cut out: shown now and never again. On paper they are all there is. */
-export function Slips({
-  slips,
-  onClose,
-}: {
-  readonly slips: readonly SlipShown[];
-  readonly onClose: () => void;
-}) {
+export function Slips({ slips, onClose }: { readonly slips: readonly Slip[]; readonly onClose: () => void }) {
   const t = useTranslations('people.slips');
   const headingRef = useRef<HTMLHeadingElement>(null);
   useEffect(() => headingRef.current?.focus(), []);
   return (
-    <section className={styles.slips} aria-labelledby="slips" data-printed="">
+    <section className={styles.slips} aria-labelledby="slips">
       <h3 id="slips" ref={headingRef} tabIndex={-1}>
         {t('title', { count: slips.length })}
       </h3>

@@ -1,48 +1,18 @@
 'use client';
 
+import type { QuestionFigures, TestFigures } from '@/core/wire/desk';
 import { Table, type TableColumnsType } from 'antd';
 import { useTranslations } from 'use-intl';
-import type { TestStatistics } from '@/core/statistics/items';
 import entry from '../../entry/entry.module.css';
 import { Fact } from '../../entry/SetForYou';
+import { Press } from '../../kit/Button';
 import desk from '../desk.module.css';
 import { useFigures } from '../useFigures';
 import { Distribution } from './Distribution';
 import styles from './results.module.css';
 
-interface OptionShown {
-  readonly option: string;
-  readonly words: string;
-  readonly right: boolean;
-  readonly n: number;
-  readonly share: number;
-  readonly pointBiserial: number | null;
-}
-interface QuestionShown {
-  readonly ref: string;
-  readonly title: string;
-  readonly counts: boolean;
-  readonly n: number;
-  readonly difficulty: number | null;
-  readonly discrimination: number | null;
-  readonly upperLower: number | null;
-  readonly omitted: number;
-  readonly notReached: number;
-  readonly toMark: number;
-  readonly medianMs: number | null;
-  readonly alphaWithout: number | null;
-  readonly options: readonly OptionShown[];
-}
-export interface FiguresShown {
-  readonly n: number;
-  readonly few: boolean;
-  readonly questions: readonly QuestionShown[];
-  readonly test: TestStatistics;
-  readonly totals: readonly number[];
-}
-
 /** Whether a test and its questions work, with what each figure means. */
-export function Figures({ figures }: { readonly figures: FiguresShown }) {
+export function Figures({ figures }: { readonly figures: TestFigures }) {
   const t = useTranslations('results.figures');
   const { decimal } = useFigures();
   const { test, n, few } = figures;
@@ -79,27 +49,27 @@ function Questions({
 }: {
   readonly title: string;
   readonly id: string;
-  readonly questions: readonly QuestionShown[];
+  readonly questions: readonly QuestionFigures[];
 }) {
   const t = useTranslations('results.figures');
   const { decimal } = useFigures();
   const number = (
     key: 'difficulty' | 'discrimination' | 'upperLower' | 'alphaWithout',
-  ): TableColumnsType<QuestionShown>[number] => ({
+  ): TableColumnsType<QuestionFigures>[number] => ({
     key,
     title: t(key),
     align: 'right',
     render: (_, row) => decimal(row[key]),
     sorter: (a, b) => (a[key] ?? -2) - (b[key] ?? -2),
   });
-  const count = (key: 'n' | 'omitted' | 'notReached'): TableColumnsType<QuestionShown>[number] => ({
+  const count = (key: 'n' | 'omitted' | 'notReached'): TableColumnsType<QuestionFigures>[number] => ({
     key,
     title: t(key),
     align: 'right',
     dataIndex: key,
     sorter: (a, b) => a[key] - b[key],
   });
-  const columns: TableColumnsType<QuestionShown> = [
+  const columns: TableColumnsType<QuestionFigures> = [
     {
       key: 'question',
       title: t('question'),
@@ -142,15 +112,14 @@ function Questions({
           expandedRowRender: (row) => <Options question={row} />,
           expandIcon: ({ expanded, onExpand, record, expandable }) =>
             expandable && (
-              <button
-                type="button"
+              <Press
                 className={styles.expand}
                 aria-expanded={expanded}
                 aria-label={t('optionsOf', { question: record.title })}
                 onClick={(event) => onExpand(record, event)}
               >
                 {expanded ? '−' : '+'}
-              </button>
+              </Press>
             ),
         }}
         locale={{ emptyText: t('empty') }}
@@ -161,7 +130,7 @@ function Questions({
 }
 
 /** What was chosen, and by whom in the rest of the test. */
-function Options({ question }: { readonly question: QuestionShown }) {
+function Options({ question }: { readonly question: QuestionFigures }) {
   const t = useTranslations('results.figures');
   const { decimal, percent } = useFigures();
   return (

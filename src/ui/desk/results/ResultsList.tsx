@@ -1,31 +1,22 @@
 'use client';
 
+import type { DeskUser, TestWithResults } from '@/core/wire/desk';
 import { Button, Empty } from 'antd';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
 import entry from '../../entry/entry.module.css';
 import { DeskPage } from '../DeskPage';
-import marking from '../marking/marking.module.css';
+import desk from '../desk.module.css';
 import { useDateWords } from '../useDateWords';
 
-export interface TestRow {
-  readonly testId: number;
-  readonly title: string;
-  readonly importedAt: number;
-  readonly handedIn: number;
-  readonly toMark: number;
-  readonly held: number;
-}
 interface Props {
-  readonly name: string;
-  readonly acts: readonly Act[];
-  readonly tests: readonly TestRow[];
+  readonly user: DeskUser;
+  readonly tests: readonly TestWithResults[];
 }
 
 /** The tests that have been handed in. */
-export function ResultsList({ name, acts, tests }: Props) {
+export function ResultsList({ user, tests }: Props) {
   return (
-    <DeskPage name={name} acts={acts} place="results">
+    <DeskPage user={user} place="results">
       <Tests tests={tests} />
     </DeskPage>
   );
@@ -39,9 +30,9 @@ function Tests({ tests }: Pick<Props, 'tests'>) {
       <h1>{t('title')}</h1>
       <p className={entry.soft}>{t('text')}</p>
       {tests.length === 0 && <Empty description={t('empty')} image={Empty.PRESENTED_IMAGE_SIMPLE} />}
-      <ul className={marking.questions}>
+      <ul className={desk.cards}>
         {tests.map((test) => (
-          <li key={test.testId} className={marking.question}>
+          <li key={test.testId} className={desk.card}>
             <div>
               <h2>{test.title}</h2>
               <p>

@@ -1,29 +1,18 @@
 'use client';
 
+import type { StudentResult } from '@/core/wire/desk';
 import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Points } from '@/core/sitting/points';
 import entry from '../../entry/entry.module.css';
 import { usePointsWords } from '../../entry/usePointsWords';
 import desk from '../desk.module.css';
 import { Labelled } from '../../entry/Labelled';
 import { useDateWords } from '../useDateWords';
-import styles from './results.module.css';
 
-export interface ResultRow {
-  readonly attemptId: string;
-  readonly student: string;
-  readonly signInName: string;
-  readonly handedInAt: number;
-  readonly usedMs: number;
-  readonly points: Points | null;
-  readonly toMark: boolean;
-  readonly held: boolean;
-}
 type Only = 'all' | 'toMark' | 'held';
 
-const shareOf = ({ points }: ResultRow): number =>
+const shareOf = ({ points }: StudentResult): number =>
   points === null || points.maximum === 0 ? -1 : points.score / points.maximum;
 
 /** Who handed it in, and what it is worth. */
@@ -32,7 +21,7 @@ export function StudentsTable({
   results,
 }: {
   readonly testId: number;
-  readonly results: readonly ResultRow[];
+  readonly results: readonly StudentResult[];
 }) {
   const t = useTranslations('results.students');
   const words = usePointsWords();
@@ -45,7 +34,7 @@ export function StudentsTable({
       `${row.student} ${row.signInName}`.toLocaleLowerCase().includes(wanted) &&
       (only === 'all' || row[only]),
   );
-  const columns: TableColumnsType<ResultRow> = [
+  const columns: TableColumnsType<StudentResult> = [
     {
       key: 'student',
       title: t('student'),
@@ -98,7 +87,7 @@ export function StudentsTable({
   return (
     <section aria-labelledby="students" className={desk.rooms}>
       <h2 id="students">{t('title')}</h2>
-      <div className={styles.find}>
+      <div className={desk.find}>
         <Labelled label={t('search')}>
           {(id) => (
             <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
@@ -109,7 +98,6 @@ export function StudentsTable({
             <Select<Only>
               id={id}
               size="large"
-              className={styles.only}
               value={only}
               onChange={setOnly}
               options={(['all', 'toMark', 'held'] as const).map((value) => ({

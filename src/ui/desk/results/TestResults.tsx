@@ -1,36 +1,34 @@
 'use client';
 
+import type { DeskUser, StudentResult, TestFigures, TestWithResults } from '@/core/wire/desk';
 import { Button, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Act } from '@/core/access/access';
 import entry from '../../entry/entry.module.css';
 import { useAsk } from '../../entry/useAsk';
 import { DeskPage } from '../DeskPage';
-import { Figures, type FiguresShown } from './Figures';
-import type { TestRow } from './ResultsList';
-import { StudentsTable, type ResultRow } from './StudentsTable';
+import { Figures } from './Figures';
+import { StudentsTable } from './StudentsTable';
 import styles from './results.module.css';
 
 interface Props {
-  readonly name: string;
-  readonly acts: readonly Act[];
-  readonly test: TestRow;
-  readonly results: readonly ResultRow[];
-  readonly figures: FiguresShown;
+  readonly user: DeskUser;
+  readonly test: TestWithResults;
+  readonly results: readonly StudentResult[];
+  readonly figures: TestFigures;
 }
 
 /** What came of a test: who got how much, and whether its questions work. */
-export function TestResults({ name, acts, ...rest }: Props) {
+export function TestResults({ user, ...rest }: Props) {
   return (
-    <DeskPage name={name} acts={acts} place="results">
+    <DeskPage user={user} place="results">
       <Results {...rest} />
     </DeskPage>
   );
 }
 
-function Results({ test, results, figures }: Omit<Props, 'name' | 'acts'>) {
+function Results({ test, results, figures }: Omit<Props, 'user'>) {
   const t = useTranslations('results');
   const file = (name: string) => `/api/tests/${test.testId}/export/${name}`;
   return (
@@ -59,7 +57,7 @@ function Results({ test, results, figures }: Omit<Props, 'name' | 'acts'>) {
 }
 
 /** Results that are held back, and letting them be told. */
-function Told({ test }: { readonly test: TestRow }) {
+function Told({ test }: { readonly test: TestWithResults }) {
   const t = useTranslations('results.told');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
@@ -69,13 +67,13 @@ function Told({ test }: { readonly test: TestRow }) {
   useEffect(() => {
     if (done !== null) doneRef.current?.focus();
   }, [done]);
-  const tell = async () => {
-    const answer = await ask<{ changed: number }>(`/api/tests/${test.testId}/release`, { told: true }, true);
+  const tell = async (told: boolean) => {
+    const answer = await ask<{ changed: number }>(`/api/tests/${test.testId}/release`, { told }, true);
     if (!answer) return;
-    setDone(t('done', { count: answer.changed }));
+    setDone(t(told ? 'done' : 'heldAgain', { count: answer.changed }));
     router.refresh();
   };
-  if (test.held === 0 && done === null) return null;
+  if (test.held === 0 && test.released === 0 && done === null) return null;
   return (
     <div className={styles.told}>
       {test.held > 0 && (
@@ -87,11 +85,20 @@ function Told({ test }: { readonly test: TestRow }) {
             type="primary"
             size="large"
             aria-disabled={working || undefined}
-            onClick={() => !working && void tell()}
+            onClick={() => !working && void tell(true)}
           >
             {t('release', { count: test.held })}
           </Button>
         </>
+      )}
+      {test.released > 0 && (
+        <Button
+          size="large"
+          aria-disabled={working || undefined}
+          onClick={() => !working && void tell(false)}
+        >
+          {t('holdAgain', { count: test.released })}
+        </Button>
       )}
       <p ref={doneRef} role="status" tabIndex={-1}>
         {done}

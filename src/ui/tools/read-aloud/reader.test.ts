@@ -19,7 +19,8 @@ const voice: Voice = {
 };
 jest.mock('./voice', () => ({ findVoice: () => Promise.resolve(voice) }));
 
-const later = () => new Promise((resolve) => setTimeout(resolve, 20));
+jest.useFakeTimers();
+const later = () => jest.runAllTimersAsync();
 const sentence = { start: 0, end: 4, spoken: [] } as unknown as Sentence;
 
 beforeEach(() => {

@@ -1,11 +1,10 @@
 import { notFound } from 'next/navigation';
 import { titled } from '@/app/language';
-import { actsOf } from '@/core/access/access';
 import { database } from '@/server/db/open';
 import { figuresOf } from '@/server/results/itemStatistics';
 import { resultsOfTest, testsWithResults } from '@/server/results/testResults';
 import { TestResults } from '@/ui/desk/results/TestResults';
-import { pageUserWho } from '../../../../http';
+import { deskUser, pageUserWho } from '../../../../http';
 
 export const generateMetadata = titled((words) => words.results.title);
 
@@ -17,8 +16,7 @@ export default async function Page({ params }: { params: Promise<{ test: string 
   if (!test) notFound();
   return (
     <TestResults
-      name={user.displayName}
-      acts={actsOf(user.role)}
+      user={deskUser(user)}
       test={test}
       results={resultsOfTest(db, user, testId)}
       figures={figuresOf(db, user, testId)}

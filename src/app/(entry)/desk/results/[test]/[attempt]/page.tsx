@@ -1,10 +1,9 @@
 import { notFound } from 'next/navigation';
 import { titled } from '@/app/language';
-import { actsOf } from '@/core/access/access';
 import { database } from '@/server/db/open';
 import { answersOf } from '@/server/results/results';
 import { resultsOfTest } from '@/server/results/testResults';
-import { orNotFound, pageUserWho } from '../../../../../http';
+import { deskUser, orNotFound, pageUserWho } from '../../../../../http';
 import { StudentAnswersPage } from './StudentAnswersPage';
 
 export const generateMetadata = titled((words) => words.results.title);
@@ -18,8 +17,7 @@ export default async function Page({ params }: { params: Promise<{ test: string;
   if (!answers || student === undefined) notFound();
   return (
     <StudentAnswersPage
-      name={user.displayName}
-      acts={actsOf(user.role)}
+      user={deskUser(user)}
       student={student}
       testId={Number(test)}
       attemptId={attempt}

@@ -1,0 +1,219 @@
+import type { Act, Role } from '../access/access';
+import type { Content } from '../content/content';
+import type { RawResponse } from '../content/response';
+import type { DeliveredItem, DeliveredTest } from '../item/delivered';
+import type { AssignmentOptions } from '../item/options';
+import type { MarkingRule, PersonPoints, Trait } from '../marking/marking';
+import type { AccessNeeds } from '../needs';
+import type { Counts } from '../roster/plan';
+import type { Points } from '../sitting/points';
+import type { Agreement } from '../statistics/agreement';
+import type { ItemStatistics, OptionStatistics, TestStatistics } from '../statistics/items';
+import type { Problem } from '../xml/problem';
+
+/** What the adults' pages are made of: the server makes it, the pages show it. */
+
+/** Whose page it is: their name, what they may do, and how they see. */
+export interface DeskUser {
+  readonly name: string;
+  readonly acts: readonly Act[];
+  readonly needs: AccessNeeds;
+}
+
+/** Answers to one question that nothing proves to have been given in time: kept, not counted, for a person to decide. */
+export interface LateAnswer {
+  readonly ref: string;
+  /** From 1, in the order of the form. */
+  readonly number: number;
+  /** When the last of them was given by its computer's clock, and when it arrived; milliseconds since 1970. */
+  readonly saidAt: number;
+  readonly receivedAt: number;
+  /** False in a part without a way back: the student was led on without it. */
+  readonly mayCount: boolean;
+}
+/** How a student stands in a test, and what they need of whoever supervises. */
+export interface ClassRow {
+  readonly assignmentId: number;
+  readonly attemptId: string | null;
+  readonly student: string;
+  readonly test: string;
+  readonly state: 'not-started' | 'running' | 'stopped' | 'handed-in';
+  /** Null until it is handed in. */
+  readonly points: Points | null;
+  /** The student can begin, or come in, only once let in. */
+  readonly waits: boolean;
+  /** So many computers ask to come in under this name with a room's code. */
+  readonly asks: number;
+  /** Questions locked after a long pause. */
+  readonly locked: number;
+  /** Paused by whoever supervises; `asked`: its page has not heard of it yet. */
+  readonly held: 'asked' | 'held' | null;
+  /** Answers that came late and wait for a decision. */
+  readonly late: readonly LateAnswer[];
+  /** How often the test was left while it has the screen for itself. */
+  readonly timesLeft: number;
+  readonly lowBattery: boolean;
+  /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
+  readonly silentFor: number | null;
+}
+
+/** A student, by the name that is shown. */
+export interface Student {
+  readonly id: number;
+  readonly name: string;
+}
+/** A class, with the students in it. */
+export interface SchoolClass {
+  readonly id: number;
+  readonly title: string;
+  readonly students: readonly number[];
+}
+/** A test that can be given. */
+export interface GivableTest {
+  readonly testId: number;
+  readonly title: string;
+  /** When its version came into the library; milliseconds since 1970. */
+  readonly importedAt: number;
+}
+/** From when to when a test can be started, in milliseconds since 1970; null = no such bound. */
+export interface GivenTimes {
+  readonly opensAt: number | null;
+  readonly closesAt: number | null;
+}
+/** A test as it is given to one student. */
+export interface Given extends GivenTimes {
+  readonly assignmentId: number;
+  readonly testId: number;
+  readonly test: string;
+  readonly studentId: number;
+  readonly student: string;
+  readonly options: AssignmentOptions;
+  readonly begun: boolean;
+}
+/**
+ * To how many students a test was given anew, and for how many it was changed; of those who have begun only what comes after taking it
+ * was.
+ */
+export interface GivenTo {
+  readonly added: number;
+  readonly changed: number;
+  readonly begun: number;
+}
+
+/** A question whose answers a person marks, with how far that is. */
+export interface QuestionToMark {
+  readonly testId: number;
+  readonly test: string;
+  readonly ref: string;
+  /** What the item is called. */
+  readonly title: string;
+  readonly rule: MarkingRule;
+  /** Answers, and of them those that are done; those this reader can still mark. */
+  readonly answers: number;
+  readonly done: number;
+  readonly forYou: number;
+  /** What this reader has marked and may still change. */
+  readonly byYou: number;
+  /** How far the first two readers agree; null before there are two. */
+  readonly agreement: Agreement | null;
+}
+/** An answer as it was handed in, for whoever marks it: without a name. */
+export interface AnswerToMark {
+  readonly attemptId: string;
+  readonly testId: number;
+  readonly ref: string;
+  readonly test: string;
+  readonly title: string;
+  readonly item: DeliveredItem;
+  readonly stimuli: DeliveredTest['stimuli'];
+  readonly responses: Readonly<Record<string, RawResponse>>;
+  readonly rubrics: readonly Content[];
+  readonly traits: readonly Trait[];
+  /** What the machine gave for its part; null where all of it is a person's. */
+  readonly machine: number | null;
+  /** What this reader gave; null before they have. */
+  readonly own: { readonly points: PersonPoints; readonly note: string } | null;
+  /** What the two before gave in all, where they differ too much and this reader decides. */
+  readonly differ: readonly [number, number] | null;
+}
+
+/** A version of a test that somebody has handed in. */
+export interface TestWithResults extends GivableTest {
+  readonly handedIn: number;
+  /** Attempts of which a person has still to mark something. */
+  readonly toMark: number;
+  /** Attempts whose results are held back; and those that were, and have been released. */
+  readonly held: number;
+  readonly released: number;
+}
+/** An attempt that is handed in. */
+export interface StudentResult {
+  readonly attemptId: string;
+  readonly student: string;
+  readonly signInName: string;
+  readonly handedInAt: number;
+  /** Milliseconds of the test's clock. */
+  readonly usedMs: number;
+  /** Null of one that was handed in before points were kept. */
+  readonly points: Points | null;
+  readonly toMark: boolean;
+  readonly held: boolean;
+}
+/** What an option of a question was worth to those who took it. */
+export interface OptionFigures extends OptionStatistics {
+  readonly option: string;
+  /** What the option says; its identifier where it has no words. */
+  readonly words: string;
+  readonly right: boolean;
+}
+/** A question as everyone answered it who was given it. */
+export interface QuestionFigures extends Omit<ItemStatistics, 'options'> {
+  readonly ref: string;
+  readonly title: string;
+  /** False of one on trial. */
+  readonly counts: boolean;
+  /** Answers of which a person has still to mark something; they are in none of the figures. */
+  readonly toMark: number;
+  /** Of the time on it, in milliseconds; null where it was not kept. */
+  readonly medianMs: number | null;
+  /** Of the counted questions without it. */
+  readonly alphaWithout: number | null;
+  /** Where one of several options is chosen. */
+  readonly options: readonly OptionFigures[];
+}
+export interface TestFigures {
+  readonly n: number;
+  /** Too few to lean on. */
+  readonly few: boolean;
+  readonly questions: readonly QuestionFigures[];
+  readonly test: TestStatistics;
+  /** What each is worth in the counted questions that everybody was given, for a picture of how they lie. */
+  readonly totals: readonly number[];
+}
+
+/** Somebody who has an account. */
+export interface PersonHere {
+  readonly id: number;
+  readonly displayName: string;
+  readonly signInName: string;
+  readonly role: Role;
+  readonly hasPassword: boolean;
+  /** Made of the school's roster, which changes and ends it. */
+  readonly ofRoster: boolean;
+  readonly classes: readonly string[];
+}
+/** What is handed to somebody so that they can sign in; shown once, and kept nowhere. */
+export interface Slip {
+  readonly userId: number;
+  readonly displayName: string;
+  readonly signInName: string;
+  readonly password: string;
+}
+/** What bringing a roster did, or would do. */
+export interface RosterReport {
+  readonly ok: boolean;
+  readonly add: Counts;
+  readonly change: Counts;
+  readonly end: Counts;
+  readonly problems: readonly Problem[];
+}
