@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
 import { SCHOOL } from '../../src/server/roster/testRoster';
 import { BENCHMARK, EVERY_KIND, expect, linkTo, signIn, signInByHand, test, WORKSHOP } from './app';
-import { expectAccessible } from './axe';
+import { expectAccessible, expectLegible, LOOKS } from './axe';
 
 /** Opens a list by keys, types what is sought, and takes what fits first. */
 async function choose(page: Page, label: string, sought: string): Promise<void> {
@@ -91,6 +91,22 @@ test('answers are marked by digits, results seen, kept as files and released', a
   await expect(page.locator('main').getByRole('alert')).toHaveText('Choose the points first.');
   await page.getByRole('link', { name: 'To all questions' }).press('Enter');
   await expect(page.getByText('39 answers, 2 done')).toBeVisible();
+  // What was given is found again, with what it was, and changed.
+  await page.getByRole('link', { name: 'Look at your 2 marks again: The last line' }).press('Enter');
+  await expect(page.getByText('marked by you')).toBeVisible();
+  await expect(points.getByRole('radio', { checked: true })).toHaveCount(1);
+  for (let i = 0; i < 2; i += 1) {
+    const here = page.url();
+    await expect(points.getByRole('radio', { name: '0' })).toBeFocused();
+    await page.keyboard.press('0');
+    await page.keyboard.press('Enter');
+    await expect.poll(() => page.url()).not.toBe(here);
+  }
+  await expect(page.getByRole('heading', { name: 'All marked' })).toBeVisible();
+  expect(app.query('SELECT points FROM marks')).toEqual([
+    { points: '{"SCORE":0}' },
+    { points: '{"SCORE":0}' },
+  ]);
 
   await page.context().clearCookies();
   await signInByHand(page, app, 'sten');
@@ -116,7 +132,10 @@ test('answers are marked by digits, results seen, kept as files and released', a
   await expect(page.getByRole('heading', { name: 'Answers of Fenna Quist' })).toBeVisible();
   await expectAccessible(page, 'answers of a student');
   await page.getByRole('link', { name: 'Back to the results' }).click();
-  await expect(page.getByText(/held back/)).toHaveCount(0);
+  await expect(page.getByText(/is held back|are held back/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Hold 40 results back again' }).press('Enter');
+  await expect(page.getByText('Held back from 40 students again.')).toBeFocused();
+  await expect(page.getByText(/^40 results are held back/)).toBeVisible();
 });
 
 test('each sees the pages of their own work, and nobody those of others', async ({ page, app }) => {
@@ -181,6 +200,19 @@ test('a roster is looked at, brought in, and its people sign in with what their 
   await expect(page.getByRole('heading', { name: '1 sign-in slip' })).toBeFocused();
   await expectAccessible(page, 'slips');
   const slip = page.getByRole('listitem').filter({ hasText: 'Ove Lund' });
+  // On paper they are all there is.
+  await page.emulateMedia({ media: 'print' });
+  const seen = (text: string) =>
+    page
+      .getByText(text, { exact: true })
+      .first()
+      .evaluate((one) => getComputedStyle(one).visibility);
+  expect([await seen('Ove Lund'), await seen('Edda Brightwater'), await seen('Who is here')]).toEqual([
+    'visible',
+    'hidden',
+    'hidden',
+  ]);
+  await page.emulateMedia({ media: 'screen' });
   const [name, password] = await slip.locator('dd').allTextContents();
   await page.context().clearCookies();
   await page.goto(`${app.url}/sign-in`);
@@ -188,4 +220,49 @@ test('a roster is looked at, brought in, and its people sign in with what their 
   await page.getByLabel('Password', { exact: true }).fill(password ?? '');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('heading', { name: 'My tests' })).toBeVisible();
+});
+
+test('the pages of the desk pass axe in every scheme, at 200 per cent, and on a narrow screen', async ({
+  page,
+  classApp: app,
+}) => {
+  test.setTimeout(240_000);
+  // A handful is enough to look at.
+  app.change(
+    'UPDATE users SET ended_at = 1 WHERE id IN (SELECT id FROM users WHERE password_hash IS NULL LIMIT 36)',
+  );
+  await signIn(page, app, 'edda');
+  const [one] = app.query<{ id: string; test_id: number }>('SELECT id, test_id FROM attempts LIMIT 1');
+  const pages = {
+    supervise: '/desk',
+    giving: '/desk/give',
+    'what is marked': '/desk/marking',
+    'an answer to mark': `/desk/marking/${one?.test_id}/reading-5`,
+    results: `/desk/results/${one?.test_id}`,
+    people: '/desk/people',
+  };
+  const set = (needs: object) =>
+    app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify(needs), 'edda');
+  for (const [name, path] of Object.entries(pages)) {
+    for (const { id: scheme } of LOOKS) {
+      set({ scheme });
+      await page.goto(app.url + path);
+      await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      // Parts of Ant Design compute their colors when they are drawn; all else is the same in every scheme.
+      if (scheme === LOOKS[0]?.id) await expectAccessible(page, name);
+      else await expectLegible(page, `${name} in ${scheme}`);
+    }
+    set({ magnification: 2 });
+    await page.goto(app.url + path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.setViewportSize({ width: 640, height: 800 });
+    // What is wide scrolls inside itself; the page does not.
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), {
+        message: name,
+      })
+      .toBeLessThanOrEqual(0);
+    await page.setViewportSize({ width: 1280, height: 800 });
+  }
 });

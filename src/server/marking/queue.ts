@@ -1,20 +1,10 @@
 import type { AnswerToMark, QuestionToMark } from '@/core/wire/desk';
 import { createHash } from 'node:crypto';
-import type { Content } from '@/core/content/content';
-import type { RawResponse } from '@/core/content/response';
 import { deliverItem, deliverScorerRubrics } from '@/core/deliver/deliver';
-import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
-import {
-  settle,
-  totalOf,
-  traitsOf,
-  type MarkingRule,
-  type PersonPoints,
-  type Trait,
-} from '@/core/marking/marking';
+import { settle, totalOf, traitsOf } from '@/core/marking/marking';
 import { numberOf } from '@/core/processing/numbers';
 import { scoredBy } from '@/core/processing/score';
-import { agreementOf, type Agreement } from '@/core/statistics/agreement';
+import { agreementOf } from '@/core/statistics/agreement';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { anyAttempt } from '../delivery/attempts';
@@ -135,7 +125,6 @@ export function answerToMark(db: Db, by: User, attemptId: string, ref: string): 
   };
   const marks = marksBy(db, testId).get(keyOf({ attempt_id: attemptId, item: ref })) ?? [];
   const own = marks.find(({ reader_id: reader }) => reader === by.id) ?? null;
-  const rule = markingRule(db, testId);
   const [first, second] = marks;
   const third = first && second && own !== first && own !== second;
   const { stimuli } = deliveredOf(db, attempt, sitting);

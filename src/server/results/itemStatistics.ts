@@ -4,14 +4,7 @@ import { interactionsOf } from '@/core/content/content';
 import { formatScalar } from '@/core/content/value';
 import { wordsOf } from '@/core/interactions/said';
 import type { Item } from '@/core/item/item';
-import {
-  FEW,
-  statisticsOf,
-  type ItemColumn,
-  type ItemStatistics,
-  type OptionStatistics,
-  type TestStatistics,
-} from '@/core/statistics/items';
+import { FEW, statisticsOf, type ItemColumn, type ItemStatistics } from '@/core/statistics/items';
 import { median } from '@/core/statistics/numbers';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';

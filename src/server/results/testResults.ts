@@ -1,7 +1,7 @@
 import type { StudentResult, TestWithResults } from '@/core/wire/desk';
 import type { Item } from '@/core/item/item';
 import type { ProgressState } from '@/core/interactions/types';
-import { readPoints, type Points } from '@/core/sitting/points';
+import { readPoints } from '@/core/sitting/points';
 import { IS_REACHED, reachFor } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';

@@ -2,7 +2,7 @@ import type { RosterReport } from '@/core/wire/desk';
 import { hash } from '@node-rs/argon2';
 import type { Kind } from '@/core/roster/columns';
 import { peopleOf } from '@/core/roster/people';
-import { countsOf, planRoster, type Counts, type Kept, type Present, type Step } from '@/core/roster/plan';
+import { countsOf, planRoster, type Kept, type Present, type Step } from '@/core/roster/plan';
 import { readRoster, type RosterFiles } from '@/core/roster/read';
 import type { Problem } from '@/core/xml/problem';
 import type { Db } from '../db/open';

@@ -18,7 +18,7 @@ export function DeskPage({ user, place, children }: Props) {
   return (
     <Page name={user.name} needs={user.needs} wide>
       <Ways acts={user.acts} place={place} />
-      {children}
+      <div className={styles.desk}>{children}</div>
     </Page>
   );
 }

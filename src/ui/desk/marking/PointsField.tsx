@@ -24,7 +24,8 @@ export function PointsField({ trait: { outcome, minimum, maximum }, first, value
   const firstRef = useRef<RadioRef>(null);
   const fieldRef = useRef<React.ComponentRef<typeof InputNumber>>(null);
   useEffect(() => {
-    if (first) (firstRef.current ?? fieldRef.current)?.focus();
+    // The answer is read first: on a narrow screen it stands above, and stays in sight.
+    if (first) (firstRef.current ?? fieldRef.current)?.focus({ preventScroll: true });
   }, [first]);
   const name = outcome === 'SCORE' ? t('pointsFor') : t('pointsForTrait', { trait: outcome });
   const few =
