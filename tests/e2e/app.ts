@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type Browser, type Page } from '@playwright/test';
+import { test as base, expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import Database from 'better-sqlite3';
 import { OF_ATTEMPTS } from '../../src/server/db/ofAttempts';
 
@@ -119,7 +119,65 @@ interface Fixtures {
   /** The same, where a class has handed in a test already. */
   readonly classApp: App;
 }
-export const test = base.extend<Fixtures, { readonly workerApp: App }>({
+/** Everything of a browser that pages of ours may leave behind, but for what it fetched and compiled. */
+const LEFT_BEHIND = 'local_storage,indexeddb,cache_storage,service_workers,file_systems';
+/**
+ * One browser context for all tests of a worker that ask for nothing special: the scripts of the app are fetched and
+ * compiled once, not in every test. Between tests all that a page can keep is taken away.
+ */
+class SharedContext {
+  private readonly origins = new Set<string>();
+  private constructor(
+    readonly context: BrowserContext,
+    private readonly broom: Page,
+  ) {
+    context.on('page', (page) => {
+      page.on('framenavigated', (frame) => this.origins.add(new URL(frame.url()).origin));
+    });
+  }
+  static async open(browser: Browser): Promise<SharedContext> {
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-US',
+      timezoneId: 'UTC',
+      serviceWorkers: 'block',
+    });
+    context.setDefaultTimeout(20_000);
+    return new SharedContext(context, await context.newPage());
+  }
+  async sweep(): Promise<void> {
+    for (const page of this.context.pages()) if (page !== this.broom) await page.close();
+    await this.context.unrouteAll();
+    await this.context.setOffline(false);
+    await this.context.clearPermissions();
+    await this.context.clearCookies();
+    const session = await this.context.newCDPSession(this.broom);
+    for (const origin of this.origins) {
+      if (origin !== 'null')
+        await session.send('Storage.clearDataForOrigin', { origin, storageTypes: LEFT_BEHIND });
+    }
+    await session.detach();
+    this.origins.clear();
+  }
+}
+
+export const test = base.extend<Fixtures, { readonly workerApp: App; readonly shared: SharedContext }>({
+  shared: [
+    async ({ browser }, use) => {
+      const shared = await SharedContext.open(browser);
+      await use(shared);
+      await shared.context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ context, shared, hasTouch, forcedColors, serviceWorkers }, use) => {
+    if (hasTouch || forcedColors === 'active' || serviceWorkers === 'allow') {
+      await use(context);
+      return;
+    }
+    await use(shared.context);
+    await shared.sweep();
+  },
   workerApp: [
     async ({}, use) => {
       const app = await startCopy({ taken: false });
