@@ -295,6 +295,21 @@ export async function signIn(page: Page, app: App, name: Name): Promise<void> {
   await send(page, app, '/api/sign-in', { name, password: PASSWORDS[name] });
 }
 
+/** What somebody needs is set, and the page they are on asked for again, as after a change of one's own: without a new start. */
+export async function wear(
+  page: Page,
+  app: App,
+  name: Name,
+  needs: { readonly scheme: string },
+): Promise<void> {
+  app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify(needs), name);
+  await page.evaluate(() => {
+    const { next } = window as unknown as { next: { router: { refresh(): void } } };
+    next.router.refresh();
+  });
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', needs.scheme);
+}
+
 /** The number in the addresses of what `name` has been given. */
 export function assignmentOf(app: App, name: Name, title: string): number {
   const [found] = app.query<{ id: number }>(

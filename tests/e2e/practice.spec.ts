@@ -1,6 +1,6 @@
 import { tabTo } from './answers';
-import { EVERY_KIND, expect, linkTo, ready, saved, test, WORKSHOP, type App } from './app';
-import { expectAccessible, LOOKS } from './axe';
+import { EVERY_KIND, expect, linkTo, ready, saved, signIn, test, wear, WORKSHOP, type App } from './app';
+import { expectAccessible, expectAccessibleWorn } from './axe';
 
 const guests = (app: App) => app.query<{ id: number }>('SELECT id FROM users WHERE guest = 1');
 
@@ -93,15 +93,8 @@ test('who is signed in is told that practice signs them out; nothing of theirs i
 });
 
 test('practice passes axe in every scheme', async ({ page, app }) => {
-  for (const { id: scheme } of LOOKS) {
-    app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'wren');
-    await page.request.post(`${app.url}/api/sign-in`, {
-      headers: { origin: app.url },
-      data: { name: 'wren', password: 'kelp-and-tide' },
-    });
-    await page.goto(`${app.url}/practice`);
-    await expect(page.locator('html')).toHaveAttribute('data-scheme', scheme);
-    await expect(page.getByRole('button', { name: `Practice: ${WORKSHOP}` })).toBeEnabled();
-    await expectAccessible(page, `practice in ${scheme}`);
-  }
+  await signIn(page, app, 'wren');
+  await page.goto(`${app.url}/practice`);
+  await expect(page.getByRole('button', { name: `Practice: ${WORKSHOP}` })).toBeEnabled();
+  await expectAccessibleWorn(page, 'practice', (scheme) => wear(page, app, 'wren', { scheme }));
 });
