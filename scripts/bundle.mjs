@@ -3,7 +3,14 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: { server: 'src/app/server.ts', seed: 'src/cli/seed.ts', people: 'src/cli/people.ts' },
+  entryPoints: {
+    server: 'src/app/server.ts',
+    seed: 'src/cli/seed.ts',
+    people: 'src/cli/people.ts',
+    // What the server has done by a process of its own (server/library/child.ts).
+    'package-import': 'src/cli/package-import.ts',
+    'package-export': 'src/cli/package-export.ts',
+  },
   outdir: '.next/able',
   outExtension: { '.js': '.mjs' },
   bundle: true,

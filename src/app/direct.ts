@@ -10,6 +10,7 @@ import { commitTogether } from '@/server/db/groupCommit';
 import { database } from '@/server/db/open';
 import { attemptContent } from '@/server/delivery/content';
 import { beginAttempt, handIn, resumeAttempt, saveBatch } from '@/server/delivery/delivery';
+import { takerFor } from '@/server/delivery/tryOut';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
 import { sessionTokenIn } from './session';
@@ -118,9 +119,10 @@ async function answer(
     throw new Refusal('other-site', 403);
   // Who it is comes first: nothing a stranger sends is read.
   const token = sessionTokenIn(cookie ?? '');
-  const user = token === null ? null : userOfSession(database(), token, Date.now());
-  if (token === null || !user) throw new Refusal('not-signed-in', 401);
-  if (user.role !== 'student') throw new Refusal('not-yours', 403);
+  const signedIn = token === null ? null : userOfSession(database(), token, Date.now());
+  if (token === null || !signedIn) throw new Refusal('not-signed-in', 401);
+  const user = takerFor(database(), signedIn);
+  if (!user) throw new Refusal('not-yours', 403);
   const input = way.method === 'POST' ? await read(request, way.most) : undefined;
   return way.work({ user, id, session: nameOfSession(token), input }, Date.now());
 }

@@ -9,6 +9,8 @@ import { actsOf, type Act, type Role } from '@/core/access/access';
 import { requireAct } from '@/server/accounts/access';
 import type { User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
+import { isAttemptOf } from '@/server/delivery/attempts';
+import { takerFor } from '@/server/delivery/tryOut';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
 import { SESSION_COOKIES, sessionTokenIn } from './session';
@@ -55,25 +57,38 @@ export async function pageUser(...roles: Role[]): Promise<User> {
   return user;
 }
 
-/** A student, who may still wait to be let in. @throws Refusal */
+/** A student, who may still wait to be let in; or whoever tries a test out, as who they do. @throws Refusal */
 export async function studentAtDoor(): Promise<User> {
   const user = await currentUser();
   if (!user) throw new Refusal('not-signed-in', 401);
-  if (user.role !== 'student') throw new Refusal('not-yours', 403);
-  return user;
+  const taker = takerFor(database(), user);
+  if (!taker) throw new Refusal('not-yours', 403);
+  return taker;
 }
 
-/** A student, for what only students do. @throws Refusal, `no-go-ahead` for who has still to be let in */
+/** The same, for what only students do. @throws Refusal, `no-go-ahead` for who has still to be let in */
 export async function student(): Promise<User> {
   const user = await studentAtDoor();
   if (user.room?.letIn === false) throw new Refusal('no-go-ahead', 409);
   return user;
 }
 
-/** A student as `student` says, or whoever may look at answers. @throws Refusal */
-export async function studentOrReader(): Promise<User> {
+/** Whoever takes the attempt as `student` says, or may look at answers. @throws Refusal */
+export async function studentOrReader(attemptId: string): Promise<User> {
   const user = await currentUser();
-  return user && actsOf(user.role).includes('mark') ? user : student();
+  if (!user || !actsOf(user.role).includes('mark')) return student();
+  const taker = takerFor(database(), user);
+  return taker && isAttemptOf(database(), taker, attemptId) ? taker : user;
+}
+
+/** Whoever takes a test, for its pages: a student, or who tries it out; others are sent to where they belong. */
+export async function pageTaker(): Promise<{ readonly user: User; readonly tries: boolean }> {
+  const user = await currentUser();
+  if (!user) redirect('/sign-in');
+  if (user.role === 'student') return { user: await pageUser('student'), tries: false };
+  const taker = takerFor(database(), user);
+  if (!taker) redirect('/');
+  return { user: taker, tries: true };
 }
 
 /** Who may do that; to whose, each use case asks. @throws Refusal */

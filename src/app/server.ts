@@ -5,7 +5,7 @@ import { endOldSessions } from '@/server/accounts/sessions';
 import { prepared } from '@/server/db/statements';
 import { backUp } from '@/server/db/backup';
 import { database } from '@/server/db/open';
-import { GIVING_BYTES, ROSTER_BYTES } from '@/core/wire/uploads';
+import { GIVING_BYTES, PIECE_BYTES, ROSTER_BYTES, TRIED_BYTES } from '@/core/wire/uploads';
 import { clientOf } from './front/client';
 import { readConfig, type FrontConfig } from './front/config';
 import { newNonce, securityHeaders } from './front/headers';
@@ -15,10 +15,13 @@ import { answerDirect, findDirect } from './direct';
 /** Bytes of a request's body where nothing but a short form is sent; what is answered directly has limits of its own. */
 const MAX_BODY = 16_384;
 /** Where more than a short form is sent, and how large it may be. Whoever sends it is asked before it is read. */
-const UPLOADS: ReadonlyMap<string, number> = new Map([
-  ['/api/roster', ROSTER_BYTES],
-  ['/api/assignments/give', GIVING_BYTES],
-]);
+const UPLOADS: readonly (readonly [address: RegExp, most: number])[] = [
+  [/^\/api\/roster$/, ROSTER_BYTES],
+  [/^\/api\/assignments\/give$/, GIVING_BYTES],
+  [/^\/api\/library\/uploads\/[\w-]{1,64}$/, PIECE_BYTES],
+  [/^\/api\/tests\/\d{1,15}\/items\/[^/]+\/try$/, TRIED_BYTES],
+];
+const mostOf = (path: string): number => UPLOADS.find(([address]) => address.test(path))?.[1] ?? MAX_BODY;
 /** A connection that is idle is kept longer than a page is silent, and longer than a proxy keeps its own (nginx: 60 s): the other end closes it. */
 const KEEP_IDLE_MS = 75_000;
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'OPTIONS']);
@@ -48,7 +51,7 @@ function wrongWith(request: IncomingMessage): readonly [status: number, code: st
   if (!request.url?.startsWith('/') || request.url.length > 4_000) return [400, 'bad-input'];
   const isDirect = findDirect(request) !== null;
   const length = Number(request.headers['content-length'] ?? 0);
-  const most = UPLOADS.get(request.url.split('?')[0] ?? '') ?? MAX_BODY;
+  const most = mostOf(request.url.split('?')[0] ?? '');
   if (!isDirect && (length > most || request.headers['transfer-encoding'] !== undefined))
     return [413, 'bad-input'];
   return null;

@@ -1,21 +1,31 @@
 import { writeFileSync } from 'node:fs';
 import { zipSync } from 'fflate';
 import { exportPackage } from '@/core/qti/exportPackage';
-import { UnreadablePackage } from '@/core/qti/package';
+import { UnreadablePackage, type PackageFiles } from '@/core/qti/package';
+import { database } from '@/server/db/open';
 import { filesAt } from '@/server/library/files';
+import { filesOfVersion } from '@/server/library/library';
 import { flag, positional, stop } from './arguments';
 import { inLines } from './input';
 
 /** The earliest time a zip can say: the same content gives the same bytes, whenever it is written. */
 const MTIME = new Date(1980, 0, 1);
 
-/** npm run package:export -- DIR_OR_ZIP --out FILE.zip: see docs/commands.md. */
+/** What is to be written: a package at a path, or a version in the library. */
+function filesAsked(path: string | undefined, version: string | undefined): PackageFiles | null {
+  if (path) return filesAt(path);
+  return version ? filesOfVersion(database(), Number(version)) : null;
+}
+
+/** npm run package:export -- DIR_OR_ZIP --out FILE.zip, or --version ID --out FILE.zip: see docs/commands.md. */
 function main(): void {
-  const [path] = positional(['out']);
+  const [path] = positional(['out', 'version']);
   const out = flag('out');
-  if (!path || !out) stop('usage: npm run package:export -- DIR_OR_ZIP --out FILE.zip', 2);
   try {
-    const { content, written } = exportPackage(filesAt(path));
+    const files = filesAsked(path, flag('version'));
+    if (!files || !out)
+      stop('usage: npm run package:export -- DIR_OR_ZIP (or --version ID) --out FILE.zip', 2);
+    const { content, written } = exportPackage(files);
     const refused = content.problems.filter(({ severity }) => severity === 'error');
     for (const { file, line, message } of refused)
       process.stderr.write(`left out  ${file}:${line}  ${message}\n`);

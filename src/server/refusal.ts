@@ -30,6 +30,10 @@ export class Refusal extends Error {
       | 'window-over'
       | 'marked'
       | 'released'
+      | 'no-sources'
+      | 'no-clock'
+      | 'cannot-be-read'
+      | 'disk-full'
       | 'other-site',
     readonly status: number,
     readonly details: Readonly<Record<string, string | number>> = {},

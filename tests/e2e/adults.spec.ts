@@ -239,6 +239,9 @@ test('the pages of the desk pass axe in every scheme, at 200 per cent, and on a 
     'what is marked': '/desk/marking',
     'an answer to mark': `/desk/marking/${one?.test_id}/reading-5`,
     results: `/desk/results/${one?.test_id}`,
+    library: '/desk/library',
+    'a test of the library': `/desk/library/${one?.test_id}`,
+    'a question of the library': `/desk/library/${one?.test_id}/reading-1`,
     people: '/desk/people',
   };
   for (const [name, path] of Object.entries(pages)) {

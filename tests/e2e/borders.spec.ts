@@ -268,7 +268,7 @@ test('nobody reads or changes an attempt that is not theirs', async ({ ownApp: a
         method,
       );
       // What whoever supervises does is refused to every student, whosever the attempt is.
-      const forStaff = method === 'POST' && /\/(unlock|hold|release|late|marks)$/.test(route);
+      const forStaff = method === 'POST' && /\/(unlock|hold|release|late|marks|add-time|end)$/.test(route);
       expect(forStaff ? [403] : [400, 404, 405], `${method} ${route}: ${answered.status}`).toContain(
         answered.status,
       );
@@ -289,8 +289,10 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/assignments/[id]/standing': 'take',
   '/api/assignments/[id]/take-back': 'give',
   '/api/assignments/give': 'give',
+  '/api/attempts/[id]/add-time': 'supervise',
   '/api/attempts/[id]/assets/[...path]': 'mark',
   '/api/attempts/[id]/content': 'take',
+  '/api/attempts/[id]/end': 'supervise',
   '/api/attempts/[id]/events': 'take',
   '/api/attempts/[id]/go-on': 'take',
   '/api/attempts/[id]/hand-in': 'take',
@@ -306,6 +308,11 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/attempts/[id]/unlock': 'supervise',
   '/api/dictionaries/[language]': 'anyone',
   '/api/language': 'anyone',
+  '/api/library/[id]/delete': 'keep-library',
+  '/api/library/[id]/export/[file]': 'keep-library',
+  '/api/library/uploads': 'keep-library',
+  '/api/library/uploads/[id]': 'keep-library',
+  '/api/library/uploads/[id]/read': 'keep-library',
   '/api/my-view': 'take',
   '/api/practice': 'anyone',
   '/api/roster': 'keep-people',
@@ -315,9 +322,12 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/sign-in/lift': 'supervise',
   '/api/sign-in/room': 'anyone',
   '/api/sign-out': 'anyone',
+  '/api/tests/[id]/assets/[...path]': 'keep-library',
   '/api/tests/[id]/export/[file]': 'see-results',
+  '/api/tests/[id]/items/[item]/try': 'keep-library',
   '/api/tests/[id]/marking-rule': 'see-results',
   '/api/tests/[id]/release': 'see-results',
+  '/api/tests/[id]/try': 'keep-library',
   '/api/users/[id]/sign-out': 'supervise',
   '/api/users/slips': 'keep-people',
 };

@@ -329,3 +329,46 @@ test('a room: its code is read out, who comes with it waits unseen, and is let i
   await expect(proctor.locator('body')).not.toBeFocused();
   await proctor.context().close();
 });
+
+test('more time, and the end: each for a reason, heard of by the student, and written down for good', async ({
+  page,
+  app,
+}) => {
+  app.change('DELETE FROM rooms');
+  await startTest(page, app);
+  await ready(page);
+  await choice(page, CHOICES[1][0]).click();
+  await saved(page);
+  const proctor = await desk(page, app);
+  const wren = line(proctor, 'Wren Halloran');
+  await expect(wren).toContainText('1 of 12 answered');
+  await expect(wren).toContainText('at question 1');
+  await expect(wren).toContainText(/45 minutes left/);
+  const more = wren.getByRole('button', { name: `More …: Wren Halloran, ${BENCHMARK}` });
+  await more.press('Enter');
+  const dialog = proctor.getByRole('dialog', { name: 'More time, or the end' });
+  await expectAccessible(proctor, 'more time, or the end');
+  await dialog.getByRole('button', { name: 'Give 10 more minutes' }).press('Enter');
+  await expect(dialog.getByRole('alert')).toHaveText('Say why first.');
+  await dialog.getByLabel('Why').fill('The fire bell rang.');
+  await dialog.getByRole('button', { name: 'Give 10 more minutes' }).press('Enter');
+  await expect(dialog).toBeHidden();
+  await expect(more).toBeFocused();
+  await expect(wren).toContainText(/55 minutes left/);
+  // Heard with the next sign of life.
+  await expect(page.getByRole('button', { name: /55 min/ })).toContainText('+10 min');
+  await expect(page.locator('[aria-live]').filter({ hasText: 'You have been given 10 more minutes.' })).toHaveCount(1);
+
+  await choice(page, CHOICES[1][0]).click({ force: true });
+  await more.press('Enter');
+  await dialog.getByLabel('Why').fill('Left ill.');
+  await dialog.getByRole('button', { name: 'End this test' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  await expect(wren).toContainText('Handed in');
+  await expect(proctor.locator('body')).not.toBeFocused();
+  await proctor.getByRole('link', { name: 'What was done' }).press('Enter');
+  await expect(proctor.getByRole('row', { name: /Ended the test Left ill/ })).toBeVisible();
+  await expect(proctor.getByRole('row', { name: /Gave 10 more minutes The fire bell rang/ })).toBeVisible();
+  await expectAccessible(proctor, 'what was done');
+  await proctor.context().close();
+});

@@ -59,7 +59,14 @@ export type ServerEvent = Stamp &
     | { readonly type: 'locked'; readonly items: readonly string[] }
     /** Opened again, by whom (their name). */
     | { readonly type: 'unlocked'; readonly by: string }
-    | { readonly type: 'handed-in'; readonly reason: 'asked' | 'time' }
+    /** Whoever supervises gives so many milliseconds more for the whole test. */
+    | { readonly type: 'time-added'; readonly ms: number; readonly by: string }
+    | {
+        readonly type: 'handed-in';
+        readonly reason: 'asked' | 'time' | 'proctor';
+        /** Whoever supervises, where they ended it (their name). */
+        readonly by?: string;
+      }
   );
 
 export type AttemptEvent = BrowserEvent | ServerEvent;

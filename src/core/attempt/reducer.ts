@@ -183,6 +183,11 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
             holds: withHolder(state.holds, HOLDER_OF[event.reason]),
           }
         : state;
+    case 'time-added': {
+      const { limit } = state.timing;
+      if (limit === null || (state.phase !== 'running' && state.phase !== 'stopped')) return state;
+      return { ...state, timing: { ...state.timing, limit: limit + event.ms } };
+    }
     case 'handed-in':
       return state.phase === 'running' || state.phase === 'stopped'
         ? { ...halted(state, event.at), phase: 'handed-in', holds: [] }

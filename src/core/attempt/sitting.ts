@@ -23,6 +23,8 @@ function actionOf(event: AttemptEvent): Action | null {
       return { do: 'stop' };
     case 'resumed':
       return { do: 'resume' };
+    case 'time-added':
+      return { do: 'add-time', ms: event.ms };
     case 'handed-in':
       return { do: 'hand-in', forced: true };
     default:

@@ -1,5 +1,6 @@
 import type { AreaMapping, Mapping, MatchTable, InterpolationTable } from '../content/declarations';
 import type { BaseType, Cardinality, Value } from '../content/value';
+import type { Step } from './trace';
 
 /** A variable as processing sees it. */
 export interface Variable {
@@ -43,4 +44,6 @@ export interface Scope {
   /** In [0, 1). */
   readonly random: () => number;
   readonly test?: TestScope;
+  /** Is told every step, where somebody wants to see them. */
+  readonly trace?: (step: Step) => void;
 }

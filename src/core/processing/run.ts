@@ -3,7 +3,8 @@ import type { Value } from '../content/value';
 import type { Scope, Variable } from './context';
 import { evaluate, holds } from './evaluate';
 import { numberOf } from './numbers';
-import type { Rule } from '../item/program';
+import type { Expression, Rule } from '../item/program';
+import { expressionWords, valueWords } from './trace';
 
 /** Rules one run may carry out; a program in a loop of fragments cannot hang the server. */
 const MAX_RULES = 20_000;
@@ -63,15 +64,36 @@ export function runRules(rules: readonly Rule[], scope: Scope): boolean {
       carryOut(rule);
     }
   };
+  const isTaken = (test: Expression | null): boolean => {
+    if (test === null) {
+      scope.trace?.({ does: 'else', line: 0 });
+      return true;
+    }
+    const taken = holds(test, scope);
+    scope.trace?.({ does: 'if', expression: expressionWords(test), holds: taken, line: test.line });
+    return taken;
+  };
+  const tellSet = (
+    { identifier, expression }: { identifier: string; expression: Expression },
+    value: Value,
+  ): void =>
+    scope.trace?.({
+      does: 'set',
+      identifier,
+      expression: expressionWords(expression),
+      value: valueWords(value),
+      line: expression.line,
+    });
   const carryOut = (rule: Rule): void => {
     switch (rule.rule) {
       case 'exit':
+        scope.trace?.({ does: 'exit', line: 0 });
         throw new Exit();
       case 'fragment':
         run(rule.rules);
         return;
       case 'condition': {
-        const branch = rule.branches.find(({ test }) => test === null || holds(test, scope));
+        const branch = rule.branches.find(({ test }) => isTaken(test));
         if (branch) run(branch.rules);
         return;
       }
@@ -80,13 +102,16 @@ export function runRules(rules: readonly Rule[], scope: Scope): boolean {
         return;
       case 'lookup-outcome-value': {
         const variable = scope.variables.get(rule.identifier);
-        if (variable) variable.value = lookUp(variable, numberOf(evaluate(rule.expression, scope)));
+        if (!variable) return;
+        variable.value = lookUp(variable, numberOf(evaluate(rule.expression, scope)));
+        tellSet(rule, variable.value);
         return;
       }
       default: {
         const variable = scope.variables.get(rule.identifier);
         if (!variable) return;
         const value = coerce(evaluate(rule.expression, scope), variable);
+        tellSet(rule, value);
         if (rule.rule === 'set-correct-response') variable.correctResponse = value;
         else if (rule.rule === 'set-default-value') {
           variable.defaultValue = value;

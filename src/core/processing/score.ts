@@ -14,6 +14,7 @@ import { numberOf } from './numbers';
 import type { Expression, Rule } from '../item/program';
 import { durationVariable, prepareItem } from './prepare';
 import { runRules } from './run';
+import type { Step } from './trace';
 
 export type RawResponses = Readonly<Record<string, RawResponse>>;
 
@@ -111,6 +112,8 @@ export interface ScoringContext {
   readonly templateDefaults?: Readonly<Record<string, Value>>;
   /** Seconds on the question so far (`duration`). */
   readonly duration?: number;
+  /** Is told what response processing does, step by step. */
+  readonly trace?: (step: Step) => void;
 }
 
 function run(
@@ -131,7 +134,7 @@ function run(
   }
   const attempts = variables.get('numAttempts');
   if (attempts) attempts.value = v.integer(tries);
-  runRules(scoringRules(item), { variables, random });
+  runRules(scoringRules(item), { variables, random, ...(context.trace && { trace: context.trace }) });
   return variables;
 }
 

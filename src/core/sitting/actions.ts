@@ -17,6 +17,8 @@ export type Action =
   | { readonly do: 'end-part' }
   | { readonly do: 'stop' }
   | { readonly do: 'resume' }
+  /** Whoever supervises gives so many milliseconds more for the whole test. */
+  | { readonly do: 'add-time'; readonly ms: number }
   /** `forced`: by a person or by the time; nothing of the student's holds it. */
   | { readonly do: 'hand-in'; readonly forced?: boolean };
 

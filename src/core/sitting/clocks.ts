@@ -6,6 +6,8 @@ import type { Run } from './run';
 interface Clock {
   readonly limits: TimeLimits;
   readonly used: number;
+  /** What was added to its maximum. */
+  readonly added: number;
   count(ms: number): void;
   end(): void;
 }
@@ -17,6 +19,7 @@ function running(run: Run): Clock[] {
   const inMap = (map: Map<string, number>, key: string, limits: TimeLimits, end: () => void): Clock => ({
     limits,
     used: map.get(key) ?? 0,
+    added: 0,
     count: (ms) => map.set(key, (map.get(key) ?? 0) + ms),
     end,
   });
@@ -24,6 +27,7 @@ function running(run: Run): Clock[] {
     {
       limits: plan.content.test.timeLimits,
       used: state.usedTest,
+      added: state.addedTest,
       count: (ms) => {
         state.usedTest += ms;
       },
@@ -53,9 +57,9 @@ function endPartByTime(run: Run): void {
 }
 
 /** Milliseconds until a clock closes its thing; null where it never does. */
-function leftOf(run: Run, { limits, used }: Clock): number | null {
+function leftOf(run: Run, { limits, used, added }: Clock): number | null {
   const maximum = limits.allowLateSubmission ? null : run.plan.maximumOf(limits);
-  return maximum === null ? null : maximum - used;
+  return maximum === null ? null : maximum + added - used;
 }
 
 /**
@@ -89,7 +93,7 @@ export function isLate(run: Run, place: Place): boolean {
   };
   const part = plan.parts[place.part]?.part;
   return (
-    over(plan.content.test.timeLimits, state.usedTest) ||
+    over(plan.content.test.timeLimits, state.usedTest - state.addedTest) ||
     (part !== undefined && over(part.timeLimits, state.usedParts.get(part.identifier) ?? 0)) ||
     place.sections.some(({ key, section }) => over(section.timeLimits, state.usedSections.get(key) ?? 0)) ||
     over(place.source.timeLimits, state.usedQuestions.get(place.ref) ?? 0)

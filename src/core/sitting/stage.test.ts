@@ -276,3 +276,40 @@ describe('what the browser is told of a sitting', () => {
     expect(stageOf(sitting)).toMatchObject({ part: null, at: null, open: [] });
   });
 });
+
+describe('time that whoever supervises adds', () => {
+  const content = contentOf(limit(9) + part('p', limit(20) + section('s', ref('a') + ref('b'))));
+  const begin = () => Sitting.begin(content, drawForm(content.test, 'x'));
+  test('is of the whole test, running or stopped, and of no clock inside it', () => {
+    const sitting = begin();
+    expect(sitting.untilNextEnd()).toBe(9_000);
+    sitting.take({ do: 'add-time', ms: 5_000 });
+    expect(sitting.untilNextEnd()).toBe(14_000);
+    sitting.wait(10_000);
+    expect(sitting.take({ do: 'answer', ref: 'a', responses: { RESPONSE: 'A' } })).toMatchObject({ ok: true });
+    sitting.take({ do: 'stop' });
+    sitting.take({ do: 'add-time', ms: 60_000 });
+    sitting.take({ do: 'resume' });
+    // The part's own clock is as it was.
+    expect(sitting.untilNextEnd()).toBe(10_000);
+    sitting.wait(10_000);
+    expect(sitting.state.part).toBe(1);
+  });
+  test('changes nothing of what is over', () => {
+    const sitting = begin();
+    sitting.wait(9_000);
+    expect(sitting.take({ do: 'add-time', ms: 5_000 })).toMatchObject({ ok: false, refused: 'handed-in' });
+  });
+  test('the browser counts as the engine does', () => {
+    const events: AttemptEvent[] = [
+      { type: 'begun', device: 'server', seq: 1, at: 0, limit: 9_000, form: drawForm(content.test, 'x') },
+      { type: 'time-added', device: 'server', seq: 2, at: 1_000, ms: 5_000, by: 'Petra' },
+    ];
+    const state = stateFrom(events);
+    const test = deliverTest(content, drawForm(content.test, 'x'));
+    for (const now of [1_000, 8_000, 12_000])
+      expect(nextToEnd(test, state, now)?.left).toBe(sittingFrom(content, 'x', events, now).untilNextEnd());
+    // In any order.
+    expect(stateFrom([...events].reverse())).toEqual(state);
+  });
+});

@@ -59,6 +59,8 @@ export interface SittingState {
   /** In the order first shown. */
   route: string[];
   usedTest: number;
+  /** Milliseconds that whoever supervises has added for the whole test. */
+  addedTest: number;
   usedParts: Map<string, number>;
   usedSections: Map<string, number>;
   usedQuestions: Map<string, number>;
@@ -97,6 +99,7 @@ export const beginning = (plan: Plan): SittingState => ({
   closedParts: [],
   route: [],
   usedTest: 0,
+  addedTest: 0,
   usedParts: new Map(),
   usedSections: new Map(),
   usedQuestions: new Map(),

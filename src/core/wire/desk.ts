@@ -6,6 +6,7 @@ import type { AssignmentOptions } from '../item/options';
 import type { MarkingRule, PersonPoints, Trait } from '../marking/marking';
 import type { AccessNeeds } from '../needs';
 import type { Counts } from '../roster/plan';
+import type { Step } from '../processing/trace';
 import type { Points } from '../sitting/points';
 import type { Agreement } from '../statistics/agreement';
 import type { ItemStatistics, OptionStatistics, TestStatistics } from '../statistics/items';
@@ -53,8 +54,41 @@ export interface ClassRow {
   /** How often the test was left while it has the screen for itself. */
   readonly timesLeft: number;
   readonly lowBattery: boolean;
+  /** Of an attempt that is open: questions answered, of how many, and which one is on the screen (from 1). Null of any other. */
+  readonly progress: { readonly answered: number; readonly of: number; readonly at: number | null } | null;
+  /** Milliseconds left of the whole test; null where it has no limit, or is not open. */
+  readonly left: number | null;
+  /** Whoever supervises wants it ended, and its page has not heard of it. */
+  readonly ending: boolean;
   /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
   readonly silentFor: number | null;
+}
+
+/** What is written down of supervising. */
+export type SupervisionDone =
+  | 'let-in'
+  | 'held'
+  | 'released'
+  | 'unlocked'
+  | 'time-added'
+  | 'ended'
+  | 'late-counted'
+  | 'late-left-out'
+  | 'room-opened'
+  | 'room-closed'
+  | 'wait-lifted'
+  | 'signed-out';
+/** A line of it. */
+export interface DoneRow {
+  readonly id: number;
+  readonly at: number;
+  readonly by: string;
+  readonly student: string | null;
+  readonly test: string | null;
+  readonly done: SupervisionDone;
+  /** Minutes, a code, a question. */
+  readonly detail: string;
+  readonly reason: string;
 }
 
 /** A student, by the name that is shown. */
@@ -216,4 +250,78 @@ export interface RosterReport {
   readonly change: Counts;
   readonly end: Counts;
   readonly problems: readonly Problem[];
+}
+
+/** What a package is, or would be once it is brought. */
+export interface PackageReport {
+  /** It can be brought: there is a test in it that can be given. */
+  readonly ok: boolean;
+  readonly identifier: string;
+  /** Never here before, another version of what is here, or here as it is. */
+  readonly standing: 'new' | 'newer' | 'here';
+  readonly items: number;
+  readonly tests: readonly string[];
+  readonly problems: readonly Problem[];
+}
+/** A test of a version in the library. */
+export interface LibraryTest {
+  readonly testId: number;
+  readonly title: string;
+  readonly language: string | null;
+  readonly questions: number;
+  /** Students it is given to who have not begun it, and attempts at it. */
+  readonly given: number;
+  readonly attempts: number;
+}
+/** A version of a package. */
+export interface LibraryVersion {
+  readonly packageId: number;
+  readonly importedAt: number;
+  readonly items: number;
+  readonly tests: readonly LibraryTest[];
+  readonly problems: readonly Problem[];
+  /** Its files are kept, so that it can be written out again. */
+  readonly hasSources: boolean;
+  /** Nothing hangs on it, so that it may be taken out. */
+  readonly unused: boolean;
+}
+/** A package in the library, the newest version first. */
+export interface LibraryPackage {
+  readonly identifier: string;
+  readonly versions: readonly LibraryVersion[];
+}
+/** A question of a test, as the library lists it. */
+export interface LibraryQuestion {
+  /** Its reference in the test. */
+  readonly ref: string;
+  readonly title: string;
+  /** Kinds of its interactions. */
+  readonly kinds: readonly string[];
+  readonly points: number | null;
+  readonly scoredBy: 'machine' | 'person' | 'both';
+}
+/** A test of the library with its questions. */
+export interface TestInLibrary extends LibraryTest {
+  readonly packageId: number;
+  readonly importedAt: number;
+  readonly list: readonly LibraryQuestion[];
+}
+/** A question as a student gets it, beside what is right. */
+export interface QuestionInLibrary {
+  readonly testId: number;
+  readonly test: string;
+  readonly question: LibraryQuestion;
+  /** A test of this question alone. */
+  readonly shown: DeliveredTest;
+  readonly solution: Readonly<Record<string, RawResponse>>;
+  readonly rubrics: readonly Content[];
+  /** The questions before and after it in the test. */
+  readonly before: string | null;
+  readonly after: string | null;
+}
+/** What came of scoring an answer, rule by rule. */
+export interface TriedAnswer {
+  readonly steps: readonly Step[];
+  readonly outcomes: readonly { readonly identifier: string; readonly value: string }[];
+  readonly scoredBy: 'machine' | 'person' | 'both';
 }

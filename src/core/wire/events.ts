@@ -6,7 +6,7 @@ import * as z from 'zod/mini';
  */
 const text = (longest: number) => z.string().check(z.maxLength(longest));
 const name = z.string().check(z.minLength(1), z.maxLength(200));
-const rawResponse = z.union([
+export const rawResponse = z.union([
   z.null(),
   text(3_000_000),
   z.readonly(z.array(text(1_000_000)).check(z.maxLength(2_000))),

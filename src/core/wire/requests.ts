@@ -2,6 +2,9 @@ import * as z from 'zod/mini';
 import { LANGUAGES } from '../languages';
 import { assignmentOptions } from '../item/options';
 import { chosenView } from '../needs';
+import { SCHEME_IDS } from '../view/schemes';
+import { rawResponse } from './events';
+import { PACKAGE_BYTES } from './uploads';
 
 /** What a browser asks of the server besides saving; one schema each, for both ends. */
 const device = z.string().check(z.minLength(1), z.maxLength(100));
@@ -78,8 +81,34 @@ export const MOST_SLIPS = 500;
 export const slipsRequest = z.object({
   users: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(MOST_SLIPS)),
 });
+/** Letters of why somebody who supervises did something. */
+export const MOST_REASON = 300;
+const reason = z.string().check(z.trim(), z.minLength(1), z.maxLength(MOST_REASON));
+/** Minutes more for a whole test, and why. */
+export const addTimeRequest = z.object({ minutes: z.int().check(z.minimum(1), z.maximum(600)), reason });
+/** A test is ended, and why. */
+export const endRequest = z.object({ reason });
+/** A package that is going to be sent, piece by piece. */
+export const uploadRequest = z.object({
+  name: z.string().check(z.minLength(1), z.maxLength(300)),
+  bytes: z.int().check(z.minimum(1), z.maximum(PACKAGE_BYTES)),
+});
+/** A package that has been sent is looked at, or brought. */
+export const readPackageRequest = z.object({ bring: z.boolean() });
+/** A test tried out: with the needs of a student, or in a scheme and size. */
+export const tryRequest = z.object({
+  student: z.nullable(z.int().check(z.positive())),
+  scheme: z.nullable(z.enum(SCHEME_IDS)),
+  magnification: z.nullable(z.number().check(z.minimum(1), z.maximum(4))),
+});
+/** An answer to see what it is worth. */
+export const tryAnswerRequest = z.object({
+  responses: z.record(z.string().check(z.minLength(1), z.maxLength(200)), rawResponse),
+});
 /** What is not said of the options is as usual. */
 export type GiveRequest = z.input<typeof giveRequest>;
+export type AddTimeRequest = z.infer<typeof addTimeRequest>;
+export type TryRequest = z.infer<typeof tryRequest>;
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type RoomRequest = z.infer<typeof roomRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;

@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import type { AccessNeeds } from '@/core/needs';
 import type { Db } from '../db/open';
 import { OF_ATTEMPTS } from '../db/ofAttempts';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
+import type { User } from './users';
 
 /** So many may practice at once: far more than a school has computers; a flood of them fills no disk. */
 const MOST_GUESTS = 500;
@@ -25,6 +27,31 @@ export function addGuest(db: Db, now: number): number {
   return row.id;
 }
 
+/** A day after it was begun nobody is trying a test out any more. */
+const TRYING_MS = 24 * 3_600_000;
+
+/** Whom somebody is while trying a test out: a guest with the needs chosen for it. Whom they were before is gone, with what was done. */
+export function addTrier(
+  db: Db,
+  by: Pick<User, 'id' | 'displayName' | 'language'>,
+  needs: AccessNeeds,
+  now: number,
+): number {
+  const before = trierOf(db, by.id);
+  if (before !== null) forgetGuest(db, before);
+  const row = prepared<[string, string, string, string | null, number, number], { id: number }>(
+    db,
+    `INSERT INTO users (sign_in_name, display_name, role, password_hash, needs, language, created_at, guest, tries_for)
+     VALUES (?, ?, 'student', '', ?, ?, ?, 1, ?) RETURNING id`,
+  ).get(`trying ${randomUUID()}`, by.displayName, JSON.stringify(needs), by.language, now, by.id);
+  if (!row) throw new Error('the database returned no id for who tries a test out');
+  return row.id;
+}
+
+/** Whom somebody is while trying a test out; null while they do not. */
+export const trierOf = (db: Db, userId: number): number | null =>
+  prepared<[number], { id: number }>(db, 'SELECT id FROM users WHERE tries_for = ?').get(userId)?.id ?? null;
+
 /** Takes a guest away with everything they did. Nobody else: who has an account is kept. */
 export function forgetGuest(db: Db, userId: number): void {
   db.transaction(() => {
@@ -44,11 +71,12 @@ export function forgetGuest(db: Db, userId: number): void {
   })();
 }
 
-/** Takes away the guests whose session is over. */
-export function forgetGoneGuests(db: Db): void {
-  const gone = prepared<[], { id: number }>(
+/** Takes away the guests whose session is over, and who has tried a test out long ago. */
+export function forgetGoneGuests(db: Db, now: number): void {
+  const gone = prepared<[number], { id: number }>(
     db,
-    'SELECT id FROM users WHERE guest = 1 AND id NOT IN (SELECT user_id FROM sessions)',
-  ).all();
+    `SELECT id FROM users WHERE guest = 1
+     AND CASE WHEN tries_for IS NULL THEN id NOT IN (SELECT user_id FROM sessions) ELSE created_at < ? END`,
+  ).all(now - TRYING_MS);
   for (const { id } of gone) forgetGuest(db, id);
 }

@@ -19,7 +19,7 @@ export function endOldSessions(db: Db, now: number): void {
     now,
     now - IDLE_MS,
   );
-  if (changes > 0) forgetGoneGuests(db);
+  if (changes > 0) forgetGoneGuests(db, now);
 }
 
 /**

@@ -4,6 +4,7 @@ import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { IS_REACHED, reachFor, requireAct, requireReach } from './access';
 import { boundedQueue } from './queue';
+import { noteDone } from './supervisionLog';
 import { logSecurity } from './securityLog';
 import { closeAllSessions, openSession } from './sessions';
 import { userByPassword, type User } from './users';
@@ -100,6 +101,7 @@ export function liftDelay(db: Db, name: string, by: User, now: number): void {
   requireReach(db, by, 'supervise', student.id);
   prepared(db, 'DELETE FROM sign_in_tries WHERE name = ?').run(name);
   logSecurity(db, 'delay-lifted', now, { userId: by.id, details: { name } });
+  noteDone(db, by, { done: 'wait-lifted', student: student.id, testId: null }, now);
 }
 
 /** A person who must wait before signing in again, after wrong tries. */
@@ -137,4 +139,5 @@ export function signOutEverywhere(db: Db, userId: number, by: User, now: number)
   requireReach(db, by, 'supervise', userId);
   closeAllSessions(db, userId);
   logSecurity(db, 'signed-out-everywhere', now, { userId, details: { by: by.id } });
+  noteDone(db, by, { done: 'signed-out', student: userId, testId: null }, now);
 }

@@ -15,6 +15,8 @@ export interface User {
   readonly language: Language | null;
   /** Practices without an account: nothing is kept. */
   readonly guest: boolean;
+  /** Whom an adult is while trying a test out. */
+  readonly tries: boolean;
   /** Signed in with a room's code: for one assignment, and only once let in. Null for who signed in with a password. */
   readonly room: { readonly assignmentId: number; readonly letIn: boolean } | null;
 }
@@ -30,6 +32,7 @@ interface UserRow {
   chosen_view: string | null;
   language: string | null;
   guest: number;
+  tries_for: number | null;
 }
 const needsIn = ({ needs, chosen_view: chosen }: Pick<UserRow, 'needs' | 'chosen_view'>): AccessNeeds =>
   readNeeds(JSON.parse(needs), chosen === null ? null : JSON.parse(chosen));
@@ -42,6 +45,7 @@ const toUser = (row: UserRow): User => ({
   needs: needsIn(row),
   language: isLanguage(row.language) ? row.language : null,
   guest: row.guest === 1,
+  tries: row.tries_for !== null,
   room: null,
 });
 

@@ -36,6 +36,10 @@ export interface AttemptRow {
   readonly locked: string | null;
   /** Who wants it paused, until its page has heard of it. */
   readonly hold_by: string | null;
+  /** Who wants it ended, until its page has sent what it holds. */
+  readonly end_by: string | null;
+  /** The question its page is at. */
+  readonly current_item: string | null;
   /** Under which its test was sent before its clock started; null where it was not. */
   readonly seal_key: string | null;
 }
@@ -55,6 +59,13 @@ export function attemptOf(db: Db, user: Pick<User, 'id' | 'room'>, attemptId: st
   if (user.room?.letIn === false) throw new Refusal('no-go-ahead', 409);
   return row;
 }
+
+/** Whether an attempt is this person's. */
+export const isAttemptOf = (db: Db, user: Pick<User, 'id'>, attemptId: string): boolean =>
+  prepared<[string, number], { id: string }>(db, 'SELECT id FROM attempts WHERE id = ? AND user_id = ?').get(
+    attemptId,
+    user.id,
+  ) !== undefined;
 
 /** An attempt, whoever's it is. @throws Refusal `not-found` */
 export function anyAttempt(db: Db, attemptId: string): AttemptRow {

@@ -16,7 +16,12 @@ import { contentOf, sessionsIn, sittingOf } from './sittings';
 
 export interface AttemptContent {
   readonly test: DeliveredTest;
-  readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
+  readonly student: {
+    readonly displayName: string;
+    readonly needs: AccessNeeds;
+    /** An adult tries it out. */
+    readonly tries: boolean;
+  };
 }
 
 /** What a sitting shows: what its questions are, and the feedback earned in it. */
@@ -40,7 +45,7 @@ export function attemptContent(db: Db, user: User, attemptId: string, now: numbe
     throw new Refusal(attempt.phase === 'not-started' ? 'not-begun' : attempt.phase, 409);
   return {
     test: deliveredOf(db, attempt, sittingOf(db, attempt, now)),
-    student: { displayName: user.displayName, needs: user.needs },
+    student: { displayName: user.displayName, needs: user.needs, tries: user.tries },
   };
 }
 

@@ -20,6 +20,9 @@ import {
 } from './delivery';
 import { stateOf } from './eventLog';
 
+/** Somebody who keeps the library. */
+const KEEPER = { id: 0, role: 'administrator' } as User;
+
 const MINUTE = 60_000;
 let folder: string;
 let db: Db;
@@ -336,7 +339,7 @@ describe('an attempt is of what it was begun on', () => {
     expect(resultFor(db, student, attemptId)?.questions[0]).toMatchObject({ verdict: 'right' });
     expect(assignedTests(db, other.id)[0]?.testId).toBe(newer.testIds[0]);
     const packageOfOlder = loadTest(db, older)?.packageId ?? 0;
-    expect(() => deletePackage(db, packageOfOlder)).toThrow('in-use');
+    expect(() => deletePackage(db, KEEPER, packageOfOlder)).toThrow('in-use');
     expect(() => db.prepare('DELETE FROM packages WHERE id = ?').run(packageOfOlder)).toThrow('FOREIGN KEY');
   });
   test('what is assigned and not begun is given in the newest version', () => {

@@ -24,11 +24,12 @@ import { forgetAssets } from './content';
 import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
 import { keepScores } from './scores';
+import { handInNow } from './ending';
 import { contentOf, planOf, runOf, sittingOf } from './sittings';
 import { noteLate, scoreAgain } from './late';
 import { newSealKey } from './sealKey';
 import { catchUp, hasClocks, hasStages, refusalFor } from './stages';
-import { lockAfterPause, takeHold } from './supervise';
+import { lockAfterPause, takeOrders } from './supervise';
 
 /** What one attempt may hold: far above what a day of work with drawings makes. */
 export const QUOTA = { events: 100_000, letters: 150_000_000 } as const;
@@ -95,7 +96,7 @@ export function resumeAttempt(
       const device = openDevice(db, attemptId, session, now);
       attempt = lockAfterPause(db, attempt, now);
       if (attempt.phase === 'stopped') attempt = say(db, attempt, { type: 'resumed', by: device }, now);
-      takeHold(db, attempt, now);
+      takeOrders(db, attempt, now);
       // How the battery of its computer is, each page says itself.
       prepared(
         db,
@@ -158,6 +159,8 @@ function noteForSupervision(db: Db, attemptId: string, event: BrowserEvent): voi
   // Loading the page again looks like leaving, until it is there again and says so.
   if (event.type === 'returned' && event.reloaded)
     prepared(db, 'UPDATE attempts SET times_left = max(0, times_left - 1) WHERE id = ?').run(attemptId);
+  if (event.type === 'opened')
+    prepared(db, 'UPDATE attempts SET current_item = ? WHERE id = ?').run(event.item, attemptId);
   if (event.type === 'battery')
     prepared(db, 'UPDATE attempts SET low_battery = ? WHERE id = ?').run(Number(event.low), attemptId);
 }
@@ -240,7 +243,7 @@ export function saveBatch(db: Db, user: User, attemptId: string, batch: Batch, n
       attempt = handInNow(db, attempt, 'time', now);
     else if (attempt.phase === 'running' && !moved && hasClocks(db, attempt))
       attempt = catchUp(db, attempt, now).attempt;
-    if (!moved) attempt = takeHold(db, attempt, now);
+    if (!moved) attempt = takeOrders(db, attempt, now);
     const { events: others, cursor } = eventsSince(db, attemptId, batch.cursor, device.id);
     return {
       acknowledged: acknowledge(db, attemptId, device, newest),
@@ -263,13 +266,6 @@ export function stopAttempt(db: Db, user: User, attemptId: string, device: strin
     const row = hasClocks(db, attempt) ? catchUp(db, attempt, now).attempt : attempt;
     say(db, row, { type: 'stopped', reason: 'asked' }, now);
   }).immediate();
-}
-
-function handInNow(db: Db, attempt: AttemptRow, reason: 'asked' | 'time', now: number): AttemptRow {
-  const after = say(db, attempt, { type: 'handed-in', reason }, now);
-  forgetAssets(db, attempt.id);
-  keepScores(db, attempt.id, sittingOf(db, after, now));
-  return after;
 }
 
 /**

@@ -3,6 +3,7 @@ import type { AttemptEvent, BrowserEvent } from '@/core/attempt/events';
 import { may } from '@/core/attempt/may';
 import { reduce } from '@/core/attempt/reducer';
 import { NEW_ATTEMPT } from '@/core/attempt/state';
+import { noteDone } from '../accounts/supervisionLog';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -94,6 +95,17 @@ export function judgeLate(
       db,
       'UPDATE late_answers SET counts = ?, judged_at = ?, judged_by = ? WHERE attempt_id = ? AND item = ? AND counts IS NULL',
     ).run(Number(counts), now, by.id, attemptId, ref);
+    noteDone(
+      db,
+      by,
+      {
+        done: counts ? 'late-counted' : 'late-left-out',
+        student: attempt.user_id,
+        testId: attempt.test_id,
+        detail: String(late.number),
+      },
+      now,
+    );
     if (!counts) return;
     forgetAssets(db, attemptId);
     scoreAgain(db, attempt);

@@ -4,6 +4,7 @@ import { IS_REACHED, reachFor, reaches } from '../accounts/access';
 import { logSecurity } from '../accounts/securityLog';
 import { openSession } from '../accounts/sessions';
 import { forgetTries, reserveTry } from '../accounts/signIn';
+import { noteDone } from '../accounts/supervisionLog';
 import { userById, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
@@ -98,7 +99,9 @@ export function openRoom(db: Db, by: User, testId: number, now: number): { reado
           db,
           'INSERT INTO rooms (code, test_id, opened_by, opened_at) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING',
         ).run(code, testId, by.id, now);
-        if (changes > 0) return { code };
+        if (changes === 0) continue;
+        noteDone(db, by, { done: 'room-opened', student: null, testId, detail: code }, now);
+        return { code };
       }
     })
     .immediate();
@@ -110,7 +113,12 @@ export function openRoom(db: Db, by: User, testId: number, now: number): { reado
  */
 export function closeRoom(db: Db, by: User, roomId: number, now: number): void {
   requireRoom(db, by, roomId);
-  prepared(db, 'UPDATE rooms SET closed_at = coalesce(closed_at, ?) WHERE id = ?').run(now, roomId);
+  const closed = prepared<[number, number], { code: string; test_id: number }>(
+    db,
+    'UPDATE rooms SET closed_at = ? WHERE id = ? AND closed_at IS NULL RETURNING code, test_id',
+  ).get(now, roomId);
+  if (closed)
+    noteDone(db, by, { done: 'room-closed', student: null, testId: closed.test_id, detail: closed.code }, now);
   // Who was still waiting is not let in by it any more.
   prepared(db, 'DELETE FROM sessions WHERE room_id = ? AND let_in_at IS NULL').run(roomId);
 }

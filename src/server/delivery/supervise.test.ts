@@ -1,4 +1,5 @@
 import { may } from '@/core/attempt/may';
+import { doneTo } from '../accounts/supervisionLog';
 import type { User } from '../accounts/users';
 import { classOverview } from '../results/overview';
 import { resultFor } from '../results/results';
@@ -8,7 +9,8 @@ import { beginAttempt, handIn, resumeAttempt, saveBatch, stopAttempt } from './d
 import { stateOf } from './eventLog';
 import { judgeLate } from './late';
 import { goOn } from './stages';
-import { hold, letIn, release, unlock } from './supervise';
+import { closeRoom, openRoom, openRooms } from './rooms';
+import { addTime, endAttempt, hold, letIn, release, unlock } from './supervise';
 import { ADMINISTRATOR, addPetra, testSchool, type TestSchool } from './testSchool';
 
 const MINUTE = 60_000;
@@ -280,5 +282,99 @@ describe('answers that came late', () => {
     await school.say(answered('reading-1', 'B'), 9000, 12_000);
     expect(verdict()).toBe('right');
     expect(row()?.late).toEqual([]);
+  });
+});
+
+describe('more time, and the end', () => {
+  const why = 'The fire bell rang.';
+  const more = (minutes: number, at: number) =>
+    addTime(school.db, petra, school.attemptId, { minutes, reason: why }, at);
+  const log = () =>
+    doneTo(school.db, petra).map(({ done, detail, reason, student }) => [done, detail, reason, student]);
+
+  test('minutes are added to the whole test, for its page, its clock and its scoring', async () => {
+    await given({});
+    const limit = state().timing.limit ?? 0;
+    expect(limit).toBe(45 * MINUTE);
+    expect(row()).toMatchObject({ progress: { answered: 0, of: 12, at: null }, left: limit });
+    more(10, 2000);
+    expect(state().timing.limit).toBe(limit + 10 * MINUTE);
+    const saved = await school.say(answered('reading-1', 'B'), 3000);
+    expect(saved.others.filter(({ type }) => type === 'time-added')).toHaveLength(1);
+    // Seven minutes after the first end: it counts.
+    const late = 1000 + limit + 7 * MINUTE;
+    await school.say({ type: 'opened', item: 'reading-3' }, late - 10);
+    expect((await school.say(answered('reading-2', 'B'), late)).phase).toBe('running');
+    expect(row()).toMatchObject({ progress: { answered: 2, of: 12, at: 3 } });
+    const over = await school.say(answered('reading-3', 'A'), 1000 + limit + 11 * MINUTE);
+    expect(over.phase).toBe('handed-in');
+    expect(resultFor(school.db, school.student, school.attemptId)?.questions[0]?.verdict).toBe('right');
+    expect(state().items['reading-2']?.responses).toEqual({ RESPONSE: 'B' });
+    expect(log()).toEqual([['time-added', '10', why, 'Wren']]);
+    expect(() => more(5, late)).toThrow('handed-in');
+  });
+
+  test('a page that is heard is ended once it has sent what it holds', async () => {
+    await given({});
+    await school.say(answered('reading-1', 'B'), 2000);
+    endAttempt(school.db, petra, school.attemptId, why, 3000);
+    expect(row()).toMatchObject({ state: 'running', ending: true });
+    const saved = await school.say(answered('reading-2', 'B'), 3500);
+    expect(saved.phase).toBe('handed-in');
+    expect(saved.others.at(-1)).toMatchObject({ type: 'handed-in', reason: 'proctor', by: 'Petra Vance' });
+    expect(state().items['reading-2']?.responses).toEqual({ RESPONSE: 'B' });
+    expect(row()).toMatchObject({ state: 'handed-in', ending: false, progress: null, left: null });
+    expect(log()).toEqual([['ended', '', why, 'Wren']]);
+    expect(() => endAttempt(school.db, petra, school.attemptId, why, 4000)).toThrow('handed-in');
+  });
+
+  test('one that is stopped, not heard of, or asked for twice is ended at once', async () => {
+    await given({});
+    endAttempt(school.db, petra, school.attemptId, why, 1000 + 5 * MINUTE);
+    expect(row()).toMatchObject({ state: 'handed-in' });
+    school.close();
+    await given({});
+    stopAttempt(school.db, school.student, school.attemptId, school.device, 2000);
+    endAttempt(school.db, petra, school.attemptId, why, 2100);
+    expect(row()).toMatchObject({ state: 'handed-in' });
+    school.close();
+    await given({});
+    endAttempt(school.db, petra, school.attemptId, why, 2000);
+    endAttempt(school.db, petra, school.attemptId, why, 2100);
+    expect(row()).toMatchObject({ state: 'handed-in' });
+    expect(log()).toHaveLength(1);
+  });
+
+  test('a test without a limit as a whole is given no time, and nobody does it to another’s student', async () => {
+    await given({}, 'content/every-kind-of-question');
+    expect(() => more(5, 2000)).toThrow('no-clock');
+    const proctor = { ...petra, role: 'scorer' } as const;
+    expect(() => endAttempt(school.db, proctor, school.attemptId, why, 2000)).toThrow('not-yours');
+    school.db.prepare('DELETE FROM class_members').run();
+    expect(() => endAttempt(school.db, petra, school.attemptId, why, 2000)).toThrow('not-found');
+  });
+
+  test('what was done is written down once each, and no line is changed or taken away', async () => {
+    await given({ goAhead: true });
+    hold(school.db, petra, school.attemptId, 2000);
+    hold(school.db, petra, school.attemptId, 2100);
+    release(school.db, petra, school.attemptId, 2200);
+    release(school.db, petra, school.attemptId, 2300);
+    const { code } = openRoom(school.db, petra, assignedTests(school.db, school.student.id)[0]?.testId ?? 0, 2400);
+    const room = openRooms(school.db, petra, 2400)[0]?.id ?? 0;
+    closeRoom(school.db, petra, room, 2500);
+    closeRoom(school.db, petra, room, 2600);
+    expect(log()).toEqual([
+      ['room-closed', code, '', null],
+      ['room-opened', code, '', null],
+      ['released', '', '', 'Wren'],
+      ['held', '', '', 'Wren'],
+    ]);
+    for (const sql of ['DELETE FROM supervision_log', "UPDATE supervision_log SET reason = 'x'"])
+      expect(() => school.db.prepare(sql).run()).toThrow('only added to');
+    // Who reaches nobody of it sees nothing of it.
+    school.db.prepare('DELETE FROM class_members').run();
+    expect(doneTo(school.db, { ...petra, id: -1 })).toEqual([]);
+    expect(() => doneTo(school.db, school.student)).toThrow('not-yours');
   });
 });

@@ -1,10 +1,14 @@
+import type { SupervisionDone } from '@/core/wire/desk';
+import type { AddTimeRequest } from '@/core/wire/requests';
 import { requireReachOfAssignment } from '../accounts/access';
+import { noteDone } from '../accounts/supervisionLog';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { optionsOf } from './assignments';
 import { attemptReached, lockedIn, say, type AttemptRow } from './attempts';
+import { handInNow } from './ending';
 import { stateOf } from './eventLog';
 import { letInByRoom } from './rooms';
 
@@ -20,6 +24,11 @@ export function letIn(db: Db, by: User, assignmentId: number, now: number): void
     `UPDATE assignments SET let_in_at = coalesce(let_in_at, ?), let_in_by = coalesce(let_in_by, ?) WHERE id = ?`,
   ).run(now, by.id, assignmentId);
   letInByRoom(db, assignmentId, now);
+  const row = prepared<[number], Pick<AttemptRow, 'user_id' | 'test_id'>>(
+    db,
+    'SELECT user_id, test_id FROM assignments WHERE id = ?',
+  ).get(assignmentId);
+  if (row) note(db, by, 'let-in', row, now);
 }
 
 /**
@@ -33,6 +42,7 @@ export function unlock(db: Db, by: User, attemptId: string, now: number): void {
     if (attempt.phase === 'handed-in') throw new Refusal('handed-in', 409);
     if (lockedIn(attempt) === null) return;
     say(db, attempt, { type: 'unlocked', by: by.displayName }, now);
+    note(db, by, 'unlocked', attempt, now);
   }).immediate();
 }
 
@@ -46,8 +56,9 @@ export function hold(db: Db, by: User, attemptId: string, now: number): void {
   db.transaction(() => {
     const attempt = attemptReached(db, by, 'supervise', attemptId);
     if (attempt.phase === 'handed-in') throw new Refusal('handed-in', 409);
-    if (isHeld(attempt)) return;
+    if (isHeld(attempt) || attempt.hold_by !== null) return;
     prepared(db, 'UPDATE attempts SET hold_by = ? WHERE id = ?').run(by.displayName, attemptId);
+    note(db, by, 'held', attempt, now);
     if (attempt.phase === 'stopped') takeHold(db, { ...attempt, hold_by: by.displayName }, now);
   }).immediate();
 }
@@ -56,8 +67,16 @@ export function hold(db: Db, by: User, attemptId: string, now: number): void {
 export const isHeld = ({ holds }: Pick<AttemptRow, 'holds'>): boolean =>
   (JSON.parse(holds) as readonly string[]).includes('proctor');
 
-/** The page of an attempt is heard: a pause that was asked for begins. */
-export function takeHold(db: Db, attempt: AttemptRow, now: number): AttemptRow {
+/** The page of an attempt is heard, and what it had to send is kept: what was asked of it meanwhile is done. */
+export function takeOrders(db: Db, attempt: AttemptRow, now: number): AttemptRow {
+  const { end_by: by, phase } = attempt;
+  return by !== null && (phase === 'running' || phase === 'stopped')
+    ? endNow(db, attempt, by, now)
+    : takeHold(db, attempt, now);
+}
+
+/** A pause that was asked for begins. */
+function takeHold(db: Db, attempt: AttemptRow, now: number): AttemptRow {
   const { hold_by: by, phase } = attempt;
   if (by === null || (phase !== 'running' && phase !== 'stopped')) return attempt;
   prepared(db, 'UPDATE attempts SET hold_by = NULL WHERE id = ?').run(attempt.id);
@@ -73,11 +92,74 @@ export function release(db: Db, by: User, attemptId: string, now: number): void 
   db.transaction(() => {
     const attempt = attemptReached(db, by, 'supervise', attemptId);
     prepared(db, 'UPDATE attempts SET hold_by = NULL WHERE id = ?').run(attemptId);
+    if (isHeld(attempt) || attempt.hold_by !== null) note(db, by, 'released', attempt, now);
     if (!isHeld(attempt)) return;
     const row = lockAfterPause(db, { ...attempt, hold_by: null }, now);
     say(db, row, { type: 'resumed', by: by.displayName, proctor: true }, now);
   }).immediate();
 }
+
+/** A page that gave a sign of life so lately is waited for, in milliseconds: what it holds comes with its next. */
+const HEARD_MS = 30_000;
+
+/**
+ * Gives so many minutes more for the whole test; its page hears of it with its next sign of life.
+ * @param by whoever supervises
+ * @throws Refusal `not-found`, `not-yours`, `handed-in`, `not-begun`; `no-clock` for a test that has no time limit as a whole
+ */
+export function addTime(
+  db: Db,
+  by: User,
+  attemptId: string,
+  { minutes, reason }: AddTimeRequest,
+  now: number,
+): void {
+  db.transaction(() => {
+    const attempt = openAttempt(db, by, attemptId);
+    if (attempt.limit_ms === null) throw new Refusal('no-clock', 409);
+    say(db, attempt, { type: 'time-added', ms: minutes * 60_000, by: by.displayName }, now);
+    note(db, by, 'time-added', attempt, now, { detail: String(minutes), reason });
+  }).immediate();
+}
+
+/**
+ * Ends an attempt: it is handed in as it stands. One that is open in a page is ended once the page has sent what it holds; one that is
+ * not, or is not heard of, at once. Again, while it is waited for, is at once too.
+ * @param by whoever supervises
+ * @throws Refusal `not-found`, `not-yours`, `handed-in`, `not-begun`
+ */
+export function endAttempt(db: Db, by: User, attemptId: string, reason: string, now: number): void {
+  db.transaction(() => {
+    const attempt = openAttempt(db, by, attemptId);
+    const heard = attempt.phase === 'running' && now - attempt.last_alive_at < HEARD_MS;
+    if (attempt.end_by === null) note(db, by, 'ended', attempt, now, { reason });
+    if (heard && attempt.end_by === null)
+      prepared(db, 'UPDATE attempts SET end_by = ? WHERE id = ?').run(by.displayName, attemptId);
+    else endNow(db, attempt, by.displayName, now);
+  }).immediate();
+}
+
+function endNow(db: Db, attempt: AttemptRow, by: string, now: number): AttemptRow {
+  prepared(db, 'UPDATE attempts SET end_by = NULL, hold_by = NULL WHERE id = ?').run(attempt.id);
+  return handInNow(db, { ...attempt, end_by: null, hold_by: null }, 'proctor', now, by);
+}
+
+/** An attempt that is begun and not over. @throws Refusal */
+function openAttempt(db: Db, by: User, attemptId: string): AttemptRow {
+  const attempt = attemptReached(db, by, 'supervise', attemptId);
+  if (attempt.phase === 'handed-in') throw new Refusal('handed-in', 409);
+  if (attempt.phase === 'not-started') throw new Refusal('not-begun', 409);
+  return attempt;
+}
+
+const note = (
+  db: Db,
+  by: User,
+  done: SupervisionDone,
+  { user_id: student, test_id: testId }: Pick<AttemptRow, 'user_id' | 'test_id'>,
+  now: number,
+  more: { readonly detail?: string; readonly reason?: string } = {},
+): void => noteDone(db, by, { done, student, testId, ...more }, now);
 
 /** After a pause longer than the assignment allows, what was answered before it is locked. */
 export function lockAfterPause(db: Db, attempt: AttemptRow, now: number): AttemptRow {

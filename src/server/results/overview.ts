@@ -1,14 +1,16 @@
 import type { ClassRow } from '@/core/wire/desk';
 import { readOptions } from '@/core/item/options';
+import { leftAt } from '@/core/attempt/timing';
 import { readPoints, type Points } from '@/core/sitting/points';
 import { IS_REACHED, reachFor } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { NEWEST, waitsFor } from '../delivery/assignments';
-import { anyAttempt, lockedIn, type AttemptRow } from '../delivery/attempts';
+import { anyAttempt, lockedIn, timingOf, type AttemptRow } from '../delivery/attempts';
 import { lateAnswers } from '../delivery/late';
 import { asksFor } from '../delivery/rooms';
+import { planOf } from '../delivery/sittings';
 import { isHeld } from '../delivery/supervise';
 import { resultOf } from './results';
 
@@ -29,6 +31,17 @@ interface OverviewRow {
 /** What a handed-in attempt is worth: as it was kept; worked out where it was handed in before points were. */
 const pointsOf = (db: Db, attempt: AttemptRow, kept: string | null): Points | null =>
   kept === null ? (resultOf(db, attempt)?.points ?? null) : readPoints(kept);
+
+/** How far an attempt is that is open. */
+function progressOf(db: Db, attempt: AttemptRow): NonNullable<ClassRow['progress']> {
+  const { places } = planOf(db, attempt);
+  const answered = prepared<[string], { count: number }>(
+    db,
+    "SELECT count(DISTINCT item) AS count FROM responses WHERE attempt_id = ? AND value <> 'null'",
+  ).get(attempt.id);
+  const at = places.findIndex(({ ref }) => ref === attempt.current_item);
+  return { answered: answered?.count ?? 0, of: places.length, at: at < 0 ? null : at + 1 };
+}
 
 /** Who has done what, and who needs somebody, of the students somebody reaches. @throws Refusal `not-yours` */
 export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.now()): ClassRow[] {
@@ -58,6 +71,9 @@ export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.
       held: !open ? null : isHeld(attempt) ? 'held' : attempt.hold_by === null ? null : 'asked',
       late: attempt ? lateAnswers(db, attempt) : [],
       timesLeft: row.times_left ?? 0,
+      progress: attempt && open ? progressOf(db, attempt) : null,
+      left: attempt && open ? leftAt(timingOf(attempt), now) : null,
+      ending: open && attempt.end_by !== null,
       lowBattery: running && row.low_battery === 1,
       silentFor: running ? Math.max(0, now - attempt.last_alive_at) : null,
     };

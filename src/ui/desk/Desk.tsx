@@ -61,11 +61,18 @@ function DeskTable({ rows, rooms }: { readonly rows: readonly ClassRow[]; readon
       sorter: (a, b) => a.student.localeCompare(b.student),
     },
     { key: 'test', title: t('test'), dataIndex: 'test', width: 220 },
-    { key: 'state', title: t('state'), render: (_, { state, held }) => t(`states.${held ?? state}`) },
+    {
+      key: 'state',
+      title: t('state'),
+      render: (_, { state, held, ending }) => t(`states.${ending ? 'ending' : (held ?? state)}`),
+    },
+    { key: 'progress', title: t('progress'), render: (_, row) => <Progress row={row} /> },
     {
       key: 'notices',
       title: t('notices'),
-      sorter: (a, b) => notices(a).length - notices(b).length,
+      sorter: (a, b) => notices(a).length - notices(b).length || b.student.localeCompare(a.student),
+      // Who needs somebody stands first.
+      defaultSortOrder: 'descend',
       render: (_, row) => (
         <>
           {notices(row).map((words) => (
@@ -84,7 +91,9 @@ function DeskTable({ rows, rooms }: { readonly rows: readonly ClassRow[]; readon
   return (
     <>
       <h1>{t('title')}</h1>
-      <p className={entry.soft}>{t('text')}</p>
+      <p className={entry.soft}>
+        {t('text')} <a href="/desk/log">{t('log.title')}</a>
+      </p>
       <Rooms {...rooms} />
       <div ref={tableRef} tabIndex={-1}>
         <WaysForAll rows={rows} />
@@ -103,16 +112,34 @@ function DeskTable({ rows, rooms }: { readonly rows: readonly ClassRow[]; readon
   );
 }
 
+/** How far a student is, and what time is left. */
+function Progress({ row: { progress, left } }: { readonly row: ClassRow }) {
+  const t = useTranslations('desk');
+  if (!progress) return t('noScore');
+  const { answered, of, at } = progress;
+  return (
+    <>
+      <div>{t('answered', { answered, of })}</div>
+      {at !== null && <div>{t('atQuestion', { number: at })}</div>}
+      {left !== null && <div>{t('left', { minutes: Math.ceil(left / 60_000) })}</div>}
+    </>
+  );
+}
+
+/** So little of the time is left that it is told, in milliseconds. */
+const SOON_MS = 5 * 60_000;
+
 /** What whoever supervises should know of a student now. */
 function useNotices(): (row: ClassRow) => string[] {
   const t = useTranslations('desk.notice');
-  return ({ waits, asks, locked, late, timesLeft, lowBattery, silentFor }) => [
+  return ({ waits, asks, locked, late, timesLeft, lowBattery, silentFor, left }) => [
     ...(asks > 0 ? [t('asks', { count: asks })] : waits ? [t('waits')] : []),
     ...(locked > 0 ? [t('locked', { count: locked })] : []),
     ...(late.length > 0 ? [t('late', { count: late.length })] : []),
     ...(silentFor !== null && silentFor > SILENT_MS
       ? [t('silent', { minutes: Math.floor(silentFor / 60_000) })]
       : []),
+    ...(left !== null && left <= SOON_MS ? [t('soon', { minutes: Math.ceil(left / 60_000) })] : []),
     ...(lowBattery ? [t('battery')] : []),
     ...(timesLeft > 0 ? [t('left', { count: timesLeft })] : []),
   ];

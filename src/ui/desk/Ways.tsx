@@ -8,6 +8,7 @@ import { useTranslations } from 'use-intl';
 import { useAsk } from '../entry/useAsk';
 import styles from './desk.module.css';
 import { LateDialog } from './LateDialog';
+import { MoreDialog } from './MoreDialog';
 
 /** What can be done for a student by one press: of whom, and what is asked of the server. */
 const WAYS = [
@@ -39,7 +40,8 @@ export function Ways({ row }: { row: ClassRow }) {
   const router = useRouter();
   const { working, problem, ask } = useAsk();
   const [deciding, setDeciding] = useState(false);
-  const { student, test, late, attemptId } = row;
+  const [more, setMore] = useState(false);
+  const { student, test, late, attemptId, progress, left } = row;
   const ways = WAYS.filter(({ isFor }) => isFor(row));
   const waiting = late.length > 0;
   const named = (way: string) => t('wayOf', { way, student, test });
@@ -62,8 +64,22 @@ export function Ways({ row }: { row: ClassRow }) {
             {t('way.late')}
           </Button>
         )}
+        {progress !== null && (
+          <Button aria-label={named(t('way.more'))} aria-haspopup="dialog" onClick={() => setMore(true)}>
+            {t('way.more')}
+          </Button>
+        )}
       </Space>
       {problem}
+      {attemptId !== null && (
+        <MoreDialog
+          open={more}
+          who={`${student} · ${test}`}
+          attemptId={attemptId}
+          timed={left !== null}
+          onClose={() => setMore(false)}
+        />
+      )}
       {attemptId !== null && (
         <LateDialog
           open={deciding}

@@ -6,6 +6,7 @@ export const PAGES = [
   { place: 'give', act: 'give', path: '/desk/give' },
   { place: 'marking', act: 'mark', path: '/desk/marking' },
   { place: 'results', act: 'see-results', path: '/desk/results' },
+  { place: 'library', act: 'keep-library', path: '/desk/library' },
   { place: 'people', act: 'keep-people', path: '/desk/people' },
 ] as const satisfies readonly { readonly place: string; readonly act: Act; readonly path: string }[];
 export type DeskPlace = (typeof PAGES)[number]['place'];

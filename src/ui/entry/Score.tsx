@@ -52,6 +52,8 @@ interface ScoreProps {
   /** Where the answers can be looked at again. */
   readonly answersHref: string;
   readonly attemptId: string;
+  /** A teacher has tried it out: the way back is to the library. */
+  readonly tries: boolean;
 }
 
 /** The score, question by question: right, partly, not, not answered, not marked yet. */
@@ -93,7 +95,7 @@ function PartPoints({ parts }: Pick<Result, 'parts'>) {
   );
 }
 
-function ScoreTable({ result, answersHref, attemptId }: Omit<ScoreProps, 'name' | 'needs'>) {
+function ScoreTable({ result, answersHref, attemptId, tries }: Omit<ScoreProps, 'name' | 'needs'>) {
   const assetUrl = (path: string) => assetAddress(attemptId, path);
   const t = useTranslations('score');
   const format = useFormatter();
@@ -122,8 +124,8 @@ function ScoreTable({ result, answersHref, attemptId }: Omit<ScoreProps, 'name' 
             {t('answers')}
           </Button>
         )}
-        <Button size="large" href="/tests">
-          {t('back')}
+        <Button size="large" href={tries ? '/desk/library' : '/tests'}>
+          {t(tries ? 'backToLibrary' : 'back')}
         </Button>
       </p>
     </>

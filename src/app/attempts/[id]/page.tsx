@@ -1,7 +1,7 @@
-import { pageUser } from '../../http';
+import { pageTaker } from '../../http';
 import { AttemptPage } from './AttemptPage';
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  await pageUser('student');
+  await pageTaker();
   return <AttemptPage attemptId={(await params).id} />;
 }

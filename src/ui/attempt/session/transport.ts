@@ -7,7 +7,12 @@ import { resumedReply, savedReply, type Resumed, type Saved } from '@/core/wire/
 
 export interface Content {
   readonly test: DeliveredTest;
-  readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
+  readonly student: {
+    readonly displayName: string;
+    readonly needs: AccessNeeds;
+    /** An adult tries it out. */
+    readonly tries?: boolean;
+  };
 }
 /** What came of going on. */
 export interface WentOn {

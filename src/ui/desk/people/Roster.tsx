@@ -5,18 +5,15 @@ import { Alert, Button, Checkbox, Upload } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import type { Problem } from '@/core/xml/problem';
 import { ROSTER_BYTES } from '@/core/wire/uploads';
 import entry from '../../entry/entry.module.css';
 import { useHydrated } from '../../kit/useHydrated';
 import desk from '../desk.module.css';
-import styles from './people.module.css';
+import { Problems } from '../Problems';
 
 /** What the roster does, in the order it is told. */
 const DOES = ['add', 'change', 'end'] as const;
 const KINDS = ['orgs', 'academicSessions', 'courses', 'classes', 'users', 'roles', 'enrollments'] as const;
-/** So many problems are shown; the rest is counted. */
-const SHOWN = 200;
 
 type Sent = { readonly report: RosterReport } | { readonly problem: string };
 
@@ -84,7 +81,7 @@ export function Roster() {
         accept=".zip,application/zip"
         beforeUpload={choose}
         showUploadList={false}
-        className={styles.drop}
+        className={desk.drop}
       >
         <p>
           <b>{t('drop')}</b>
@@ -101,7 +98,7 @@ export function Roster() {
         />
       )}
       {report && file && (
-        <div className={styles.report}>
+        <div className={desk.report}>
           <h3 ref={reportRef} tabIndex={-1}>
             {brought
               ? t('brought')
@@ -159,22 +156,5 @@ function Doings({ report }: { readonly report: RosterReport }) {
         ))}
       </tbody>
     </table>
-  );
-}
-
-/** What is wrong with it, by file and line; what is only to be known is told too. */
-function Problems({ problems }: { readonly problems: readonly Problem[] }) {
-  const t = useTranslations('people.roster');
-  if (problems.length === 0) return null;
-  return (
-    <ul className={styles.problems}>
-      {problems.slice(0, SHOWN).map((one, i) => (
-        <li key={i}>
-          <b>{t(one.severity === 'error' ? 'error' : 'note')}</b> {one.file}
-          {one.line > 0 && `, ${t('line', { line: one.line })}`}: <span lang="en">{one.message}</span>
-        </li>
-      ))}
-      {problems.length > SHOWN && <li>{t('more', { count: problems.length - SHOWN })}</li>}
-    </ul>
   );
 }

@@ -36,8 +36,9 @@ const partNameOf = (
  */
 export const Header = memo(function Header() {
   const t = useTranslations('header');
-  const { test, studentName, layout, tight, rehearsal } = usePlayer();
-  const name = useShownName(studentName);
+  const { session, test, studentName, layout, tight, rehearsal } = usePlayer();
+  const shownName = useShownName(studentName);
+  const name = session.student.tries ? t('triedBy', { name: shownName }) : shownName;
   const current = useAttempt((state) => state.current);
   const nameOf = usePartName();
   const section = [partNameOf(test, current, nameOf), sectionOf(test, current)].filter(Boolean).join(' · ');

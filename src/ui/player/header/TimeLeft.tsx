@@ -12,6 +12,9 @@ import { Press } from '../../kit/Button';
 /** Whether the time left is hidden. */
 const TIME = { schema: z.object({ hidden: z.boolean() }), initial: () => ({ hidden: false }) };
 
+/** What whoever supervises has added is shown beside it so long, in milliseconds. */
+const GIVEN_MS = 20_000;
+
 /** Time left in words and as a bar: quiet until ten minutes, outlined at ten, filled at five. The student may hide it. */
 export function TimeLeft() {
   const t = useTranslations('time');
@@ -25,6 +28,16 @@ export function TimeLeft() {
     const timer = setInterval(() => setNow(session.clock.now()), 1000);
     return () => clearInterval(timer);
   }, [session]);
+
+  const { limit } = state.timing;
+  const [given, setGiven] = useState({ limit, minutes: 0, at: 0 });
+  if (limit !== given.limit) {
+    const more = limit !== null && given.limit !== null ? limit - given.limit : 0;
+    setGiven({ limit, minutes: Math.round(more / 60_000), at: now });
+  }
+  useEffect(() => {
+    if (given.minutes > 0) announce(t('added', { minutes: given.minutes }));
+  }, [announce, given, t]);
 
   const clock = nextToEnd(test, state, now);
   const tone = clock ? toneOf(clock.left, clock.maximum) : 'calm';
@@ -57,6 +70,9 @@ export function TimeLeft() {
             <span style={{ width: `${(left / maximum) * 100}%` }} />
           </span>
           {words}
+          {given.minutes > 0 && now - given.at < GIVEN_MS && (
+            <b aria-hidden="true">{t('addedShort', { minutes: given.minutes })}</b>
+          )}
         </>
       )}
       <span className="visually-hidden">{hidden ? t('show') : t('hide')}</span>

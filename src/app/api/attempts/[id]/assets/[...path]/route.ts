@@ -6,6 +6,6 @@ import { assetResponse } from '../../../../asset';
 export function GET(_request: Request, { params }: { params: Promise<{ id: string; path: string[] }> }) {
   return answer(async () => {
     const { id, path } = await params;
-    return assetResponse(attemptAsset(database(), await studentOrReader(), id, path.join('/'), Date.now()));
+    return assetResponse(attemptAsset(database(), await studentOrReader(id), id, path.join('/'), Date.now()));
   });
 }

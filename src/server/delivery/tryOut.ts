@@ -1,0 +1,52 @@
+import { NO_NEEDS } from '@/core/needs';
+import type { TryRequest } from '@/core/wire/requests';
+import { actsOf } from '@/core/access/access';
+import { reaches, requireAct } from '../accounts/access';
+import { addTrier, trierOf } from '../accounts/guests';
+import { needsOf, userById, type User } from '../accounts/users';
+import type { Db } from '../db/open';
+import { prepared } from '../db/statements';
+import { loadTest } from '../library/library';
+import { Refusal } from '../refusal';
+import { assign } from './assignments';
+import { beginAttempt } from './delivery';
+
+/**
+ * Opens a test to whoever keeps the library, exactly as a student gets it: an attempt of a guest that is theirs alone, seen by nobody
+ * and counted nowhere. What was tried before is gone.
+ * @throws Refusal `not-yours`; `not-found` for no such test, or a student they do not reach
+ */
+export function tryTest(
+  db: Db,
+  by: User,
+  testId: number,
+  { student, scheme, magnification }: TryRequest,
+  now: number,
+): { readonly attemptId: string } {
+  requireAct(by, 'keep-library');
+  if (!loadTest(db, testId)) throw new Refusal('not-found', 404);
+  if (student !== null && !reaches(db, by, 'give', student)) throw new Refusal('not-found', 404);
+  return db
+    .transaction(() => {
+      const needs = {
+        ...(student === null ? NO_NEEDS : needsOf(db, student)),
+        ...(scheme !== null && { scheme, own: null }),
+        ...(magnification !== null && { magnification }),
+      };
+      const id = addTrier(db, by, needs, now);
+      assign(db, testId, id, { lockAfter: null, tells: 'answers' });
+      const trier = userById(db, id);
+      const row = prepared<[number], { id: number }>(db, 'SELECT id FROM assignments WHERE user_id = ?').get(id);
+      if (!trier || !row) throw new Error('the test to be tried was not assigned');
+      return beginAttempt(db, trier, row.id, now);
+    })
+    .immediate();
+}
+
+/** Who takes a test when this person does: a student themselves, whoever keeps the library as who they try one out as; else nobody. */
+export function takerFor(db: Db, user: User): User | null {
+  if (actsOf(user.role).includes('take')) return user;
+  if (!actsOf(user.role).includes('keep-library')) return null;
+  const id = trierOf(db, user.id);
+  return id === null ? null : userById(db, id);
+}

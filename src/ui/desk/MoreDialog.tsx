@@ -1,0 +1,116 @@
+'use client';
+
+import { Button, Input, InputNumber, Modal } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { MOST_REASON } from '@/core/wire/requests';
+import { Labelled } from '../entry/Labelled';
+import { useAsk } from '../entry/useAsk';
+import { useFocusBack } from '../kit/useFocusBack';
+import styles from './desk.module.css';
+
+interface Props {
+  readonly open: boolean;
+  readonly who: string;
+  readonly attemptId: string;
+  /** Its test has a time limit as a whole, to which some can be added. */
+  readonly timed: boolean;
+  readonly onClose: () => void;
+}
+
+/** What is done seldom, and always for a reason that is written down: more time, and the end. */
+export function MoreDialog({ open, onClose, ...rest }: Props) {
+  const t = useTranslations('desk.moreFor');
+  return (
+    <Modal
+      open={open}
+      title={t('title')}
+      onCancel={onClose}
+      footer={null}
+      width="min(36rem, 100vw - 2rem)"
+      destroyOnHidden
+    >
+      <More {...rest} onClose={onClose} />
+    </Modal>
+  );
+}
+
+function More({ who, attemptId, timed, onClose }: Omit<Props, 'open'>) {
+  const t = useTranslations('desk.moreFor');
+  const router = useRouter();
+  const { working, problem, ask } = useAsk();
+  const [reason, setReason] = useState('');
+  const [minutes, setMinutes] = useState(10);
+  const [missing, setMissing] = useState(false);
+  useFocusBack();
+  const why = reason.trim();
+  const go = async (path: string, body: object) => {
+    setMissing(why === '');
+    if (why === '' || working) return;
+    if (!(await ask(`/api/attempts/${attemptId}/${path}`, { ...body, reason: why }, true))) return;
+    onClose();
+    router.refresh();
+  };
+  return (
+    <div className={styles.more}>
+      <p>{who}</p>
+      <Labelled label={t('reason')}>
+        {(id) => (
+          <Input
+            id={id}
+            size="large"
+            maxLength={MOST_REASON}
+            value={reason}
+            aria-invalid={missing || undefined}
+            onChange={({ target }) => {
+              setReason(target.value);
+              setMissing(false);
+            }}
+          />
+        )}
+      </Labelled>
+      <p>{t('reasonText')}</p>
+      {missing && (
+        <p role="alert">
+          <b>{t('missing')}</b>
+        </p>
+      )}
+      {problem}
+      <div className={styles.moreWay}>
+        {timed ? (
+          <>
+            <Labelled label={t('minutes')}>
+              {(id) => (
+                <InputNumber
+                  id={id}
+                  size="large"
+                  min={1}
+                  max={600}
+                  precision={0}
+                  value={minutes}
+                  onChange={(value) => setMinutes(value ?? 1)}
+                />
+              )}
+            </Labelled>
+            <Button
+              size="large"
+              aria-disabled={working || undefined}
+              onClick={() => void go('add-time', { minutes })}
+            >
+              {t('addTime', { minutes })}
+            </Button>
+          </>
+        ) : (
+          <p>{t('noClock')}</p>
+        )}
+      </div>
+      <div className={styles.moreWay}>
+        <p>{t('endText')}</p>
+        <Button size="large" danger aria-disabled={working || undefined} onClick={() => void go('end', {})}>
+          {t('end')}
+        </Button>
+      </div>
+    </div>
+  );
+}

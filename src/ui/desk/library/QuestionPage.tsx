@@ -1,0 +1,156 @@
+'use client';
+
+import type { DeskUser, QuestionInLibrary, TriedAnswer } from '@/core/wire/desk';
+import { Button } from 'antd';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useTranslations } from 'use-intl';
+import { itemOf } from '@/core/attempt/state';
+import { PlayerProvider } from '../../attempt/PlayerContext';
+import content from '../../content/content.module.css';
+import { ContentTitle, ContentView, WrittenIn } from '../../content/ContentView';
+import { AnswerView } from '../../entry/AnswerView';
+import entry from '../../entry/entry.module.css';
+import { InWords } from '../../entry/InWords';
+import { useAsk } from '../../entry/useAsk';
+import { kindName } from '../../player/dialogs/LessonDialog';
+import { Sample } from '../../player/sample/Sample';
+import { sampleSession } from '../../player/sample/sampleSession';
+import { Spoken } from '../../player/Spoken';
+import { usePlayerValue } from '../../player/usePlayerValue';
+import { DeskPage } from '../DeskPage';
+import { Steps } from './Steps';
+import styles from './library.module.css';
+
+interface Props {
+  readonly user: DeskUser;
+  readonly asked: QuestionInLibrary;
+}
+
+/** One question as students get it, to be answered; beside it what is right, and what an answer is worth. */
+export function QuestionPage({ user, asked }: Props) {
+  return (
+    <DeskPage user={user} place="library">
+      <Question user={user} asked={asked} />
+    </DeskPage>
+  );
+}
+
+function Question({ user, asked }: Props) {
+  const t = useTranslations('library.question');
+  const names = useTranslations('lessons.names');
+  const list = useTranslations('library.list');
+  const { testId, question, shown, before, after } = asked;
+  const address = (ref: string) => `/desk/library/${testId}/${encodeURIComponent(ref)}`;
+  return (
+    <>
+      <h1>
+        <ContentTitle language={shown.items[question.ref]?.language ?? null}>{question.title}</ContentTitle>
+      </h1>
+      <p className={entry.soft}>
+        {asked.test} · {question.ref} · {question.kinds.map((kind) => names(kindName(kind))).join(', ')} ·{' '}
+        {list(`by.${question.scoredBy}`)}
+        {question.points !== null && ` · ${t('points', { points: question.points })}`}
+      </p>
+      <Tried key={question.ref} user={user} asked={asked} />
+      <p className={entry.ways}>
+        {before !== null && (
+          <Button size="large" href={address(before)}>
+            {t('before')}
+          </Button>
+        )}
+        {after !== null && (
+          <Button size="large" href={address(after)}>
+            {t('after')}
+          </Button>
+        )}
+        <Button size="large" href={`/desk/library/${testId}`}>
+          {t('back')}
+        </Button>
+      </p>
+    </>
+  );
+}
+
+/** The question to be answered, and beside it what an answer is worth and what is right. */
+function Tried({ user, asked }: Props) {
+  const t = useTranslations('library.question');
+  const { testId, question, shown, solution, rubrics } = asked;
+  const [session] = useState(() => sampleSession(shown, user.needs, user.name));
+  useEffect(() => () => session.close(), [session]);
+  const assetUrl = useCallback(
+    (path: string) => `/api/tests/${testId}/assets/${path.split('/').map(encodeURIComponent).join('/')}`,
+    [testId],
+  );
+  const { value, speech } = usePlayerValue(session, assetUrl);
+  const { working, problem, ask } = useAsk();
+  const [worth, setWorth] = useState<TriedAnswer | null>(null);
+  const worthRef = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (worth) worthRef.current?.focus();
+  }, [worth]);
+  const item = shown.items[question.ref];
+  const score = async () => {
+    const { responses } = itemOf(session.getState(), question.ref);
+    setWorth(
+      await ask<TriedAnswer>(
+        `/api/tests/${testId}/items/${encodeURIComponent(question.ref)}/try`,
+        { responses },
+        true,
+      ),
+    );
+  };
+  const known = Object.values(solution).some((response) => response !== null);
+  return (
+    <PlayerProvider value={value}>
+      <div className={styles.sides}>
+        <section aria-label={t('asGiven')} className={styles.given}>
+          <Sample />
+        </section>
+        <div className={styles.told}>
+          <section className={entry.answer} aria-labelledby="worth">
+            <h2 id="worth" ref={worthRef} tabIndex={-1}>
+              {t('worth')}
+            </h2>
+            <p>{t(worth ? 'worthNow' : 'worthText')}</p>
+            <Button
+              type="primary"
+              size="large"
+              aria-disabled={working || undefined}
+              onClick={() => !working && void score()}
+            >
+              {t('score')}
+            </Button>
+            {problem}
+            {worth && <Steps worth={worth} />}
+          </section>
+          <section className={entry.answer} aria-labelledby="right">
+            <h2 id="right">{t('right')}</h2>
+            {item && known ? (
+              <>
+                <AnswerView
+                  item={{ ...item, ref: `${item.ref}-solution` }}
+                  responses={solution}
+                  assetUrl={assetUrl}
+                />
+                <InWords item={item} responses={solution} />
+              </>
+            ) : (
+              <p>{t('noRight')}</p>
+            )}
+          </section>
+          {rubrics.length > 0 && (
+            <section className={`${entry.answer} ${content.content}`} aria-labelledby="rubric">
+              <h2 id="rubric">{t('rubric')}</h2>
+              <WrittenIn language={item?.language ?? null}>
+                {rubrics.map((one, i) => (
+                  <ContentView key={i} content={one} slots={{ assetUrl }} />
+                ))}
+              </WrittenIn>
+            </section>
+          )}
+        </div>
+      </div>
+      <Spoken speech={speech} />
+    </PlayerProvider>
+  );
+}

@@ -1,0 +1,114 @@
+import { readFileSync } from 'node:fs';
+import { unzipSync, zipSync } from 'fflate';
+import { filesAt } from '../../src/server/library/files';
+import { choice, CHOICES } from './answers';
+import { askToHandIn, BENCHMARK, CROSSING, expect, ready, signInByHand, test } from './app';
+import { expectAccessible } from './axe';
+
+/** The benchmark as another version: with one word changed, and one question that cannot be delivered. */
+function anotherVersion(): Buffer {
+  const files = filesAt('content/skerry-sound-grade-6');
+  const entries = Object.fromEntries([...files.paths].map((path) => [path, files.read(path)]));
+  const change = (path: string, from: string, to: string) => {
+    const text = new TextDecoder().decode(entries[path]);
+    expect(text).toContain(from);
+    entries[path] = new TextEncoder().encode(text.replace(from, to));
+  };
+  change('items/reading-1.xml', '<qti-value>B</qti-value>', '<qti-value>A</qti-value>');
+  change('items/reading-2.xml', '<qti-item-body', '<qti-item-body><qti-no-such-thing/></qti-item-body><qti-item-body');
+  return Buffer.from(zipSync(entries));
+}
+
+test('a package is sent, looked at and brought; its questions are tried and scored, and it is written out again', async ({
+  page,
+  classApp: app,
+}) => {
+  test.setTimeout(120_000);
+  await signInByHand(page, app, 'edda');
+  await page.getByRole('link', { name: 'Library' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Library' })).toBeVisible();
+  await expect(page.getByText('4 packages')).toBeVisible();
+  await expectAccessible(page, 'library');
+
+  // What is no package is said, and another can be sent at once.
+  await page.locator('[data-ready] input[type=file]').first().setInputFiles({
+    name: 'notes.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('no zip at all'),
+  });
+  await expect(page.getByRole('heading', { name: /It cannot be brought/ })).toBeFocused();
+  await expect(page.getByText('the file is not a zip that can be read')).toBeVisible();
+  await page.locator('input[type=file]').first().setInputFiles({
+    name: 'benchmark.zip',
+    mimeType: 'application/zip',
+    buffer: anotherVersion(),
+  });
+  await expect(page.getByRole('heading', { name: 'This is another version of what is here' })).toBeFocused();
+  await expect(page.getByText(/items\/reading-2\.xml, line \d+/).first()).toBeVisible();
+  expect(app.query('SELECT count(*) AS count FROM packages')).toEqual([{ count: 4 }]);
+  await expectAccessible(page, 'what is in a package');
+  await page.getByRole('button', { name: 'Bring it in' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Brought into the library' })).toBeFocused();
+  await expect(page.getByText('1 older version')).toBeVisible();
+  await expect(page.getByText('4 packages')).toBeVisible();
+
+  // In the new version the key is another.
+  await page.getByRole('link', { name: `Look at it: ${BENCHMARK}` }).first().press('Enter');
+  await expect(page.getByRole('heading', { name: BENCHMARK })).toBeVisible();
+  await page.getByRole('table').getByRole('link').first().press('Enter');
+  const right = page.getByRole('region', { name: 'What is right' });
+  await expect(right).toBeVisible();
+  await page
+    .getByRole('region', { name: 'The question as students get it' })
+    .locator('label')
+    .filter({ hasText: CHOICES[1][0] })
+    .click();
+  await page.getByRole('button', { name: 'Score this answer' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'What an answer is worth' })).toBeFocused();
+  await expect(page.getByRole('row', { name: 'SCORE' })).toBeVisible();
+  await expect(page.getByText('match(RESPONSE, correct RESPONSE)')).toBeVisible();
+  await expectAccessible(page, 'a question of the library');
+  await page.getByRole('link', { name: 'To all questions' }).press('Enter');
+
+  // The whole test, with a student's needs, to its end.
+  await page.getByRole('button', { name: 'Try it', exact: true }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Question 1', exact: true })).toBeVisible();
+  await ready(page);
+  await expect(page.getByText(/Tried out by Edda/)).toBeVisible();
+  await choice(page, CHOICES[1][0]).click();
+  await askToHandIn(page);
+  await page.getByRole('button', { name: 'Hand in now' }).click();
+  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the library' }).press('Enter');
+
+  // Written out again it is the package.
+  const [, file] = await Promise.all([
+    page.getByRole('link', { name: `Write it out as QTI: ${CROSSING}` }).click(),
+    page.waitForEvent('download'),
+  ]);
+  expect(file.suggestedFilename()).toBe(`${CROSSING}.zip`);
+  const written = unzipSync(readFileSync(await file.path()));
+  const source = filesAt('content/skerry-sound-crossing');
+  expect(Object.keys(written)).toEqual(expect.arrayContaining(['imsmanifest.xml', 'test.xml']));
+  expect(Object.keys(written).filter((path) => !source.paths.has(path))).toEqual([]);
+});
+
+test('what nobody was given can be deleted, after a second press; what students have cannot', async ({
+  page,
+  ownApp: app,
+}) => {
+  app.change('DELETE FROM assignments WHERE test_id IN (SELECT id FROM tests WHERE title = ?)', CROSSING);
+  app.change('DELETE FROM practice');
+  await signInByHand(page, app, 'petra');
+  await page.goto(`${app.url}/desk/library`);
+  await expect(page.getByText('4 packages')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Delete:/ })).toHaveCount(1);
+  await page.getByRole('button', { name: new RegExp(`^Delete: ${CROSSING}`) }).press('Enter');
+  await page.getByRole('button', { name: 'Keep it' }).press('Enter');
+  await page.getByRole('button', { name: new RegExp(`^Delete: ${CROSSING}`) }).press('Enter');
+  await page.getByRole('button', { name: new RegExp(`^Really delete this version: ${CROSSING}`) }).press('Enter');
+  await expect(page.getByText(/^The version of .* has been deleted\.$/)).toBeFocused();
+  await expect(page.getByText('3 packages')).toBeVisible();
+  await page.getByLabel('Find a test').fill('workshop');
+  await expect(page.getByText('1 package', { exact: true })).toBeVisible();
+});
