@@ -71,6 +71,7 @@ for (const language of LANGUAGES.filter((one) => one !== 'en'))
         'app.name',
         // The shipped voice speaks English.
         'soundCheck.sentence',
+        'time.addedShort',
         'help.alt',
         'tools.colours.sample',
         'tools.sketch.colour',

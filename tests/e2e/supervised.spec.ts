@@ -357,7 +357,9 @@ test('more time, and the end: each for a reason, heard of by the student, and wr
   await expect(wren).toContainText(/55 minutes left/);
   // Heard with the next sign of life.
   await expect(page.getByRole('button', { name: /55 min/ })).toContainText('+10 min');
-  await expect(page.locator('[aria-live]').filter({ hasText: 'You have been given 10 more minutes.' })).toHaveCount(1);
+  await expect(
+    page.locator('[aria-live]').filter({ hasText: 'You have been given 10 more minutes.' }),
+  ).toHaveCount(1);
 
   await choice(page, CHOICES[1][0]).click({ force: true });
   await more.press('Enter');

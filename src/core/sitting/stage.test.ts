@@ -286,7 +286,9 @@ describe('time that whoever supervises adds', () => {
     sitting.take({ do: 'add-time', ms: 5_000 });
     expect(sitting.untilNextEnd()).toBe(14_000);
     sitting.wait(10_000);
-    expect(sitting.take({ do: 'answer', ref: 'a', responses: { RESPONSE: 'A' } })).toMatchObject({ ok: true });
+    expect(sitting.take({ do: 'answer', ref: 'a', responses: { RESPONSE: 'A' } })).toMatchObject({
+      ok: true,
+    });
     sitting.take({ do: 'stop' });
     sitting.take({ do: 'add-time', ms: 60_000 });
     sitting.take({ do: 'resume' });

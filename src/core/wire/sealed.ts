@@ -1,12 +1,8 @@
-import type { DeliveredTest } from '../item/delivered';
-import type { AccessNeeds } from '../needs';
+import type { AttemptContent } from './content';
 
 /** What is sealed of a test that is fetched before its clock starts. */
 export interface SealedBundle {
-  readonly content: {
-    readonly test: DeliveredTest;
-    readonly student: { readonly displayName: string; readonly needs: AccessNeeds };
-  };
+  readonly content: AttemptContent;
   /** Its pictures, sounds and documents. */
   readonly assets: readonly {
     readonly path: string;

@@ -3,9 +3,9 @@ import { deliverDirections, filesIn } from '@/core/deliver/assets';
 import { deliverTest } from '@/core/deliver/deliver';
 import type { DeliveredTest } from '@/core/item/delivered';
 import type { Sitting } from '@/core/sitting/sitting';
+import type { AttemptContent } from '@/core/wire/content';
 import { feedbackSoFar } from '@/core/sitting/feedback';
 import { showingOf } from '@/core/sitting/stage';
-import type { AccessNeeds } from '@/core/needs';
 import { needsOf, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { loadAsset } from '../library/library';
@@ -13,16 +13,6 @@ import { Refusal } from '../refusal';
 import { assignedTest, optionsOf } from './assignments';
 import { attemptOf, attemptReached, type AttemptRow } from './attempts';
 import { contentOf, sessionsIn, sittingOf } from './sittings';
-
-export interface AttemptContent {
-  readonly test: DeliveredTest;
-  readonly student: {
-    readonly displayName: string;
-    readonly needs: AccessNeeds;
-    /** An adult tries it out. */
-    readonly tries: boolean;
-  };
-}
 
 /** What a sitting shows: what its questions are, and the feedback earned in it. */
 export function deliveredOf(db: Db, attempt: AttemptRow, sitting: Sitting): DeliveredTest {

@@ -118,7 +118,12 @@ export function closeRoom(db: Db, by: User, roomId: number, now: number): void {
     'UPDATE rooms SET closed_at = ? WHERE id = ? AND closed_at IS NULL RETURNING code, test_id',
   ).get(now, roomId);
   if (closed)
-    noteDone(db, by, { done: 'room-closed', student: null, testId: closed.test_id, detail: closed.code }, now);
+    noteDone(
+      db,
+      by,
+      { done: 'room-closed', student: null, testId: closed.test_id, detail: closed.code },
+      now,
+    );
   // Who was still waiting is not let in by it any more.
   prepared(db, 'DELETE FROM sessions WHERE room_id = ? AND let_in_at IS NULL').run(roomId);
 }

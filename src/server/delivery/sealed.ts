@@ -44,7 +44,7 @@ export function sealedTest(db: Db, user: User, attemptId: string): Buffer {
     given: optionsOf(db, attempt.assignment_id),
   });
   const bundle: SealedBundle = {
-    content: { test, student: { displayName: user.displayName, needs: user.needs } },
+    content: { test, student: { displayName: user.displayName, needs: user.needs, tries: user.tries } },
     assets: test.assets.flatMap((path) => {
       const asset = loadAsset(db, content.packageId, path);
       return asset ? [{ path, mediaType: asset.mediaType, base64: asset.bytes.toString('base64') }] : [];

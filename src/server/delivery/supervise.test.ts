@@ -306,7 +306,7 @@ describe('more time, and the end', () => {
     await school.say({ type: 'opened', item: 'reading-3' }, late - 10);
     expect((await school.say(answered('reading-2', 'B'), late)).phase).toBe('running');
     expect(row()).toMatchObject({ progress: { answered: 2, of: 12, at: 3 } });
-    const over = await school.say(answered('reading-3', 'A'), 1000 + limit + 11 * MINUTE);
+    const over = await school.say({ type: 'opened', item: 'reading-1' }, 1000 + limit + 11 * MINUTE);
     expect(over.phase).toBe('handed-in');
     expect(resultFor(school.db, school.student, school.attemptId)?.questions[0]?.verdict).toBe('right');
     expect(state().items['reading-2']?.responses).toEqual({ RESPONSE: 'B' });
@@ -360,7 +360,12 @@ describe('more time, and the end', () => {
     hold(school.db, petra, school.attemptId, 2100);
     release(school.db, petra, school.attemptId, 2200);
     release(school.db, petra, school.attemptId, 2300);
-    const { code } = openRoom(school.db, petra, assignedTests(school.db, school.student.id)[0]?.testId ?? 0, 2400);
+    const { code } = openRoom(
+      school.db,
+      petra,
+      assignedTests(school.db, school.student.id)[0]?.testId ?? 0,
+      2400,
+    );
     const room = openRooms(school.db, petra, 2400)[0]?.id ?? 0;
     closeRoom(school.db, petra, room, 2500);
     closeRoom(school.db, petra, room, 2600);

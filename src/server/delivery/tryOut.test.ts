@@ -19,7 +19,9 @@ let school: TestSchool;
 let teacher: User;
 let testId: number;
 beforeEach(async () => {
-  school = await testSchool('content/skerry-sound-grade-6', { needs: { timeMultiplier: 1.5, scheme: 'dusk' } });
+  school = await testSchool('content/skerry-sound-grade-6', {
+    needs: { timeMultiplier: 1.5, scheme: 'dusk' },
+  });
   const { db, student } = school;
   const id = await putUser(db, { signInName: 'petra', displayName: 'Petra', role: 'teacher' });
   teacher = userById(db, id) as User;
@@ -58,7 +60,11 @@ test('a teacher takes a test as a student does, to its end, and it is counted no
 test('with the needs of a student they reach, and a scheme and size on top', async () => {
   const { db, student } = school;
   tryTest(db, teacher, testId, { student: student.id, scheme: null, magnification: 2 }, 2000);
-  expect(takerFor(db, teacher)?.needs).toMatchObject({ timeMultiplier: 1.5, scheme: 'dusk', magnification: 2 });
+  expect(takerFor(db, teacher)?.needs).toMatchObject({
+    timeMultiplier: 1.5,
+    scheme: 'dusk',
+    magnification: 2,
+  });
   tryTest(db, teacher, testId, { ...AS_SET, scheme: 'snow' }, 2000);
   expect(takerFor(db, teacher)?.needs).toMatchObject({ timeMultiplier: 1, scheme: 'snow', magnification: 1 });
   const other = await putUser(db, { signInName: 'olof', displayName: 'Olof', role: 'student' });

@@ -36,7 +36,9 @@ export function tryTest(
       const id = addTrier(db, by, needs, now);
       assign(db, testId, id, { lockAfter: null, tells: 'answers' });
       const trier = userById(db, id);
-      const row = prepared<[number], { id: number }>(db, 'SELECT id FROM assignments WHERE user_id = ?').get(id);
+      const row = prepared<[number], { id: number }>(db, 'SELECT id FROM assignments WHERE user_id = ?').get(
+        id,
+      );
       if (!trier || !row) throw new Error('the test to be tried was not assigned');
       return beginAttempt(db, trier, row.id, now);
     })

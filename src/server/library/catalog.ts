@@ -16,7 +16,7 @@ import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { IS_USED, loadTest, type TestContent } from './library';
+import { IS_USED, loadOutline, loadTest, type TestContent } from './library';
 
 interface VersionRow {
   readonly packageId: number;
@@ -43,7 +43,7 @@ const TESTS = `SELECT t.id AS testId, t.package_id AS packageId, t.title,
   FROM tests t`;
 
 function toTest(db: Db, { testId, title, given, attempts }: TestRow): LibraryTest {
-  const test = loadTest(db, testId)?.test;
+  const test = loadOutline(db, testId);
   return {
     testId,
     title,

@@ -33,7 +33,7 @@ export async function inChild(program: Program, args: readonly string[]): Promis
       const child = spawn(
         process.execPath,
         [`--max-old-space-size=${LIMITS.memoryMb}`, ...commandOf(program), ...args],
-        { stdio: ['ignore', 'pipe', 'inherit'], timeout: LIMITS.ms, killSignal: 'SIGKILL' },
+        { env: process.env, stdio: ['ignore', 'pipe', 'inherit'], timeout: LIMITS.ms, killSignal: 'SIGKILL' },
       );
       let said = '';
       child.stdout.setEncoding('utf8');

@@ -96,18 +96,20 @@ test('a package that cannot be read leaves the library as it was', () => {
   expect(loadTest(db, testIds[0] ?? 0)?.items.size).toBe(1);
 });
 
-test.each(['skerry-sound-grade-6', 'skerry-sound-crossing', 'skerry-sound-working', 'every-kind-of-question'])(
-  '%s: all its files are kept, and it is written out as the package itself would be',
-  (name) => {
-    const files = filesAt(`content/${name}`);
-    const { packageId } = importPackage(db, files);
-    const kept = filesOfVersion(db, packageId);
-    expect([...kept.paths].sort()).toEqual([...files.paths].sort());
-    const inText = (written: ReadonlyMap<string, Uint8Array>) =>
-      [...written].map(([path, bytes]) => [path, Buffer.from(bytes).toString('base64')]);
-    expect(inText(exportPackage(kept).written)).toEqual(inText(exportPackage(files).written));
-  },
-);
+test.each([
+  'skerry-sound-grade-6',
+  'skerry-sound-crossing',
+  'skerry-sound-working',
+  'every-kind-of-question',
+])('%s: all its files are kept, and it is written out as the package itself would be', (name) => {
+  const files = filesAt(`content/${name}`);
+  const { packageId } = importPackage(db, files);
+  const kept = filesOfVersion(db, packageId);
+  expect([...kept.paths].sort()).toEqual([...files.paths].sort());
+  const inText = (written: ReadonlyMap<string, Uint8Array>) =>
+    [...written].map(([path, bytes]) => [path, Buffer.from(bytes).toString('base64')]);
+  expect(inText(exportPackage(kept).written)).toEqual(inText(exportPackage(files).written));
+});
 
 test('a version from before its files were kept says so, and has them once its package is brought again', () => {
   const files = packageOf({ a: 'ebb' });

@@ -129,12 +129,7 @@ const pathsIn = (db: Db, table: 'assets' | 'sources', packageId: number): string
     .all(packageId)
     .map(({ path }) => path);
 
-function keepFiles(
-  db: Db,
-  packageId: number,
-  table: 'assets' | 'sources',
-  files: Iterable<KeptFile>,
-): void {
+function keepFiles(db: Db, packageId: number, table: 'assets' | 'sources', files: Iterable<KeptFile>): void {
   let batch: KeptFile[] = [];
   let size = 0;
   const write = () => {
@@ -184,10 +179,7 @@ function putTest(db: Db, packageId: number, test: Test): number {
 /** What is assigned and not begun is given in this version, and practiced in it, where it has the test still. */
 function moveToNewest(db: Db, identifier: string, packageId: number): void {
   for (const [table, and] of [
-    [
-      'assignments',
-      'AND NOT EXISTS (SELECT 1 FROM attempts WHERE attempts.assignment_id = assignments.id)',
-    ],
+    ['assignments', 'AND NOT EXISTS (SELECT 1 FROM attempts WHERE attempts.assignment_id = assignments.id)'],
     ['practice', ''],
   ] as const)
     prepared(
@@ -258,6 +250,15 @@ export interface TestContent {
   readonly test: Test;
   readonly items: ReadonlyMap<string, Item>;
   readonly stimuli: ReadonlyMap<string, Stimulus>;
+}
+
+/** What a test says of itself, without its questions. @throws UnreadableModel */
+export function loadOutline(db: Db, testId: number): Test | null {
+  const row = prepared<[number], { identifier: string; model: string; model_version: number }>(
+    db,
+    'SELECT t.identifier, t.model, p.model_version FROM tests t JOIN packages p ON p.id = t.package_id WHERE t.id = ?',
+  ).get(testId);
+  return row ? readStored('test', row.identifier, row.model, row.model_version) : null;
 }
 
 /** Tests kept in memory; the one used longest ago goes first. */

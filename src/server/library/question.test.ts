@@ -73,14 +73,21 @@ test('an answer is worth what it is, rule by rule, and nothing of it is kept', (
   ]);
   expect(tried.outcomes).toContainEqual({ identifier: 'SCORE', value: '0' });
   expect(db.prepare('SELECT count(*) AS count FROM attempts').get()).toEqual({ count: 0 });
-  expect(() => tryAnswer(db, KEEPER, benchmark, 'reading-1', { RESPONSE: 'no such choice' })).toThrow('bad-input');
+  expect(() => tryAnswer(db, KEEPER, benchmark, 'reading-1', { RESPONSE: 'no such choice' })).toThrow(
+    'bad-input',
+  );
   expect(() => tryAnswer(db, KEEPER, benchmark, 'reading-1', { OTHER: 'A' })).toThrow('bad-input');
   expect(() => tryAnswer(db, KEEPER, benchmark, 'no-such', {})).toThrow('not-found');
   expect(() => tryAnswer(db, SCORER, benchmark, 'reading-1', {})).toThrow('not-yours');
 });
 
 test('pictures of a test are shown to who keeps the library, and to nobody else', () => {
-  const { shown } = questionInLibrary(db, KEEPER, benchmark, testInLibrary(db, KEEPER, benchmark).list[5]?.ref ?? '');
+  const { shown } = questionInLibrary(
+    db,
+    KEEPER,
+    benchmark,
+    testInLibrary(db, KEEPER, benchmark).list[5]?.ref ?? '',
+  );
   const all = testInLibrary(db, KEEPER, benchmark).list.flatMap(
     ({ ref }) => questionInLibrary(db, KEEPER, benchmark, ref).shown.assets,
   );

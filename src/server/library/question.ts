@@ -32,7 +32,9 @@ interface Found {
 function find(db: Db, by: User, testId: number, ref: string): Found {
   const content = testContent(db, by, testId);
   const { test, items } = content;
-  const part = test.parts.find((one) => itemRefsOf({ parts: [one] }).some(({ identifier }) => identifier === ref));
+  const part = test.parts.find((one) =>
+    itemRefsOf({ parts: [one] }).some(({ identifier }) => identifier === ref),
+  );
   const source = itemRefsOf(test).find(({ identifier }) => identifier === ref);
   const item = source && items.get(source.item);
   if (!part || !item) throw new Refusal('not-found', 404);
@@ -96,7 +98,10 @@ export function tryAnswer(
   });
   return {
     steps,
-    outcomes: Object.entries(outcomes).map(([identifier, value]) => ({ identifier, value: valueWords(value) })),
+    outcomes: Object.entries(outcomes).map(([identifier, value]) => ({
+      identifier,
+      value: valueWords(value),
+    })),
     scoredBy,
   };
 }

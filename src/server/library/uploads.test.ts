@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { zipSync } from 'fflate';
@@ -53,7 +53,12 @@ async function send(bytes: Uint8Array, name = 'crossing.zip'): Promise<string> {
 test('a package sent in pieces is looked at, and brought once it is asked for', async () => {
   const id = await send(ZIP);
   const report = await readUpload(db, by, id, false, here);
-  expect(report).toMatchObject({ ok: true, standing: 'new', items: 13, tests: ['The crossing to Gull Rock'] });
+  expect(report).toMatchObject({
+    ok: true,
+    standing: 'new',
+    items: 13,
+    tests: ['The crossing to Gull Rock'],
+  });
   expect(db.prepare('SELECT count(*) AS count FROM packages').get()).toEqual({ count: 0 });
   expect(await readUpload(db, by, id, true, here)).toMatchObject({ ok: true });
   expect(db.prepare('SELECT count(*) AS count FROM tests').get()).toEqual({ count: 1 });
@@ -77,13 +82,27 @@ test('a piece sent again changes nothing; a gap, too much, or the rest missing i
 
 test('what somebody sends is theirs alone, one at a time, and gone after a day', async () => {
   const id = await send(ZIP);
-  const other = userById(db, await putUser(db, { signInName: 'sten', displayName: 'Sten', role: 'teacher' })) as User;
+  const other = userById(
+    db,
+    await putUser(db, { signInName: 'sten', displayName: 'Sten', role: 'teacher' }),
+  ) as User;
   await expect(readUpload(db, other, id, false, here)).rejects.toThrow('not-found');
   await expect(putPiece(db, other, id, 0, ZIP)).rejects.toThrow('not-found');
-  expect(() => beginUpload(db, { ...other, role: 'proctor' }, { name: 'x', bytes: 1 }, 2)).toThrow('not-yours');
+  expect(() => beginUpload(db, { ...other, role: 'proctor' }, { name: 'x', bytes: 1 }, 2)).toThrow(
+    'not-yours',
+  );
   const second = await send(ZIP.subarray(0, 10), 'other.zip');
   expect(sent()).toEqual([second]);
   beginUpload(db, other, { name: 'x', bytes: 1 }, 2 + DAY);
+  expect(sent()).toEqual([]);
+});
+
+test('what was left in the middle is gone with the next package, a day later', async () => {
+  await send(ZIP);
+  writeFileSync(join(folder, 'uploads', 'left.zip'), 'x');
+  beginUpload(db, by, { name: 'x', bytes: 1 }, Date.now() + DAY / 2);
+  expect(sent()).toEqual(['left.zip']);
+  beginUpload(db, by, { name: 'x', bytes: 1 }, Date.now() + 2 * DAY);
   expect(sent()).toEqual([]);
 });
 
@@ -112,10 +131,16 @@ test('in a process of its own: brought, and written out again as the same conten
 }, 60_000);
 
 test('more than two at once are told to wait, and what breaks off is refused', async () => {
-  const first = [inChild('package-import', ['no-such-file', '--json']), inChild('package-export', [])];
+  // The second is called wrongly, and says nothing.
+  const both = Promise.allSettled([
+    inChild('package-import', ['no-such-file', '--json']),
+    inChild('package-export', []),
+  ]);
   await expect(inChild('package-import', [])).rejects.toThrow('busy');
-  // It says what is wrong: there is no such file.
-  expect(JSON.parse(await (first[0] as Promise<string>))).toMatchObject({ ok: false });
-  // Called wrongly it says nothing.
-  await expect(first[1]).rejects.toThrow('cannot-be-read');
+  const [first, second] = await both;
+  expect(first.status === 'fulfilled' && JSON.parse(first.value)).toMatchObject({
+    ok: false,
+    problems: [{ code: 'no-file' }],
+  });
+  expect(second).toMatchObject({ status: 'rejected', reason: { code: 'cannot-be-read' } });
 }, 60_000);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, rmSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { appendFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { PackageReport } from '@/core/wire/desk';
@@ -28,6 +28,11 @@ function forgetOld(db: Db, userId: number, now: number): void {
     'DELETE FROM uploads WHERE user_id = ? OR created_at < ? RETURNING id, bytes',
   ).all(userId, now - KEPT_MS);
   for (const { id } of old) rmSync(fileOf(id), { force: true });
+  // And what an end in the middle of something has left.
+  for (const name of existsSync(folder()) ? readdirSync(folder()) : []) {
+    const left = statSync(fileOf(name), { throwIfNoEntry: false });
+    if (left && left.mtimeMs < now - KEPT_MS) rmSync(fileOf(name), { force: true });
+  }
 }
 
 /**

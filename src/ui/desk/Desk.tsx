@@ -18,6 +18,9 @@ const LOOK_AGAIN_MS = 10_000;
 /** A page gives a sign of life every few seconds; this long without one is told, in milliseconds. */
 const SILENT_MS = 60_000;
 
+/** States, the liveliest last. */
+const LIVELY: readonly ClassRow['state'][] = ['handed-in', 'not-started', 'stopped', 'running'];
+
 /** The adults' first page: who has done what, and who needs somebody. */
 export function Desk({
   user,
@@ -70,7 +73,10 @@ function DeskTable({ rows, rooms }: { readonly rows: readonly ClassRow[]; readon
     {
       key: 'notices',
       title: t('notices'),
-      sorter: (a, b) => notices(a).length - notices(b).length || b.student.localeCompare(a.student),
+      sorter: (a, b) =>
+        notices(a).length - notices(b).length ||
+        LIVELY.indexOf(a.state) - LIVELY.indexOf(b.state) ||
+        b.student.localeCompare(a.student),
       // Who needs somebody stands first.
       defaultSortOrder: 'descend',
       render: (_, row) => (

@@ -1,4 +1,5 @@
 import type { ThemeConfig } from 'antd';
+import { mix, textOn } from '@/core/view/palette';
 import type { Palette } from '@/core/view/schemes';
 
 const FONT = 'var(--font)';
@@ -6,6 +7,10 @@ const FONT = 'var(--font)';
 /** Ant Design's theme from the same palette as our own CSS. Sizes are multiplied, since Ant counts in pixels. */
 export function themeFor(palette: Palette, magnification: number): ThemeConfig {
   const px = (size: number) => Math.round(size * magnification);
+  // What Ant Design would work out for what is pointed at or pressed is too faint to be read.
+  const pointed = mix(palette.accent, palette.ink, 0.25);
+  const pressed = mix(palette.accent, palette.ink, 0.5);
+  const wrong = textOn(palette.flag, [palette.sheet, palette.ground, palette.wash], palette);
   return {
     token: {
       fontFamily: FONT,
@@ -13,6 +18,8 @@ export function themeFor(palette: Palette, magnification: number): ThemeConfig {
       controlHeight: px(44),
       borderRadius: px(9),
       colorPrimary: palette.accent,
+      colorPrimaryHover: pointed,
+      colorPrimaryActive: pressed,
       colorLink: palette.accent,
       colorTextLightSolid: palette.onAccent,
       colorText: palette.ink,
@@ -30,8 +37,10 @@ export function themeFor(palette: Palette, magnification: number): ThemeConfig {
       colorBorder: palette.edge,
       colorBorderSecondary: palette.line,
       colorSplit: palette.line,
-      colorError: palette.flag,
-      colorErrorText: palette.flag,
+      colorError: wrong,
+      colorErrorText: wrong,
+      colorErrorHover: mix(wrong, palette.ink, 0.25),
+      colorErrorActive: mix(wrong, palette.ink, 0.5),
       colorFillAlter: palette.wash,
       controlOutline: palette.focus,
       motion: false,

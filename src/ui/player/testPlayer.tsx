@@ -108,7 +108,7 @@ export function testPlayer(
       state: { ...NEW_ATTEMPT, phase: 'running', ...state },
       cursor: 0,
     },
-    { test, student: { displayName: 'Wren Halloran', needs: NO_NEEDS } },
+    { test, student: { displayName: 'Wren Halloran', needs: NO_NEEDS, tries: false } },
     new ServerClock(1_000_000, () => 0),
     // Never told that it is kept: nothing changes by itself while a test looks on.
     { journal, places: { ...NO_PLACES, keep: () => new Promise<void>(() => undefined) } },

@@ -38,7 +38,7 @@ export const CONTENT: Content = {
     stimuli: {},
     assets: [],
   },
-  student: { displayName: 'Wren', needs: NO_NEEDS },
+  student: { displayName: 'Wren', needs: NO_NEEDS, tries: false },
 };
 
 /** A test of two parts in which one question is open. */

@@ -1,19 +1,11 @@
 import type { BrowserEvent } from '@/core/attempt/events';
 import type { Content as Words } from '@/core/content/content';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
-import type { AccessNeeds } from '@/core/needs';
+import type { AttemptContent } from '@/core/wire/content';
 import type { GoOnRequest } from '@/core/wire/requests';
 import { resumedReply, savedReply, type Resumed, type Saved } from '@/core/wire/replies';
 
-export interface Content {
-  readonly test: DeliveredTest;
-  readonly student: {
-    readonly displayName: string;
-    readonly needs: AccessNeeds;
-    /** An adult tries it out. */
-    readonly tries?: boolean;
-  };
-}
+export type Content = AttemptContent;
 /** What came of going on. */
 export interface WentOn {
   readonly test: DeliveredTest;

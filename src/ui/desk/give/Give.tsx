@@ -104,6 +104,7 @@ function GiveForm({
               />
             )}
           </Labelled>
+          {testId !== null && <a href={`/desk/library/${testId}`}>{t('look')}</a>}
           {missing && testId === null && <p className={styles.missing}>{t('testMissing')}</p>}
           <ToWhom
             classes={classes}

@@ -22,6 +22,9 @@ type Step =
   | { readonly at: 'brought'; readonly report: PackageReport }
   | { readonly at: 'failed'; readonly code: string };
 
+const headingOf = ({ ok, identifier, standing }: PackageReport) =>
+  ok ? (`standing.${standing}` as const) : identifier === '' ? 'unreadable' : 'refused';
+
 /** A package is sent, looked at, and brought into the library once it is said what is in it. */
 export function Bring() {
   const t = useTranslations('library.bring');
@@ -87,17 +90,20 @@ export function Bring() {
           showIcon
           role="alert"
           className={entry.alert}
-          title={step.code === 'too-large' ? t('tooLarge') : refusals(step.code as 'network', { seconds: 10 })}
+          title={
+            step.code === 'too-large' ? t('tooLarge') : refusals(step.code as 'network', { seconds: 10 })
+          }
         />
       )}
       {shown && (
         <div className={desk.report}>
           <h3 ref={reportRef} tabIndex={-1}>
-            {step.at === 'brought' ? t('brought') : shown.ok ? t(`standing.${shown.standing}`) : t('refused')}
+            {step.at === 'brought' ? t('brought') : t(headingOf(shown))}
           </h3>
           {shown.ok && (
             <p>
-              {t('holds', { items: shown.items })} {shown.tests.join(' · ')}
+              {t('holds', { items: shown.items })} · {t('tests', { count: shown.tests.length })}{' '}
+              {shown.tests.join(', ')}
             </p>
           )}
           <p>{t('problems', { count: shown.problems.length })}</p>

@@ -12,7 +12,7 @@ import { AnswerView } from '../../entry/AnswerView';
 import entry from '../../entry/entry.module.css';
 import { InWords } from '../../entry/InWords';
 import { useAsk } from '../../entry/useAsk';
-import { kindName } from '../../player/dialogs/LessonDialog';
+import { kindName } from '../../interactions/kindName';
 import { Sample } from '../../player/sample/Sample';
 import { sampleSession } from '../../player/sample/sampleSession';
 import { Spoken } from '../../player/Spoken';
@@ -104,7 +104,7 @@ function Tried({ user, asked }: Props) {
     <PlayerProvider value={value}>
       <div className={styles.sides}>
         <section aria-label={t('asGiven')} className={styles.given}>
-          <Sample />
+          <Sample questionFirst />
         </section>
         <div className={styles.told}>
           <section className={entry.answer} aria-labelledby="worth">

@@ -52,17 +52,13 @@ function StepWords({ step }: { readonly step: Step }) {
     case 'if':
       return (
         <>
-          {t.rich(step.holds ? 'holds' : 'holdsNot', { expression: () => code(step.expression) })} {where}
+          {code(step.expression)} {t(step.holds ? 'holds' : 'holdsNot')} {where}
         </>
       );
     case 'set':
       return (
         <>
-          {t.rich('set', {
-            value: () => code(`${step.identifier} = ${step.value}`),
-            expression: () => code(step.expression),
-          })}{' '}
-          {where}
+          {code(`${step.identifier} = ${step.value}`)} {t('set')} {code(step.expression)} {where}
         </>
       );
     default:

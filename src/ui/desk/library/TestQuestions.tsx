@@ -5,7 +5,7 @@ import { Button, Table, type TableColumnsType } from 'antd';
 import { useTranslations } from 'use-intl';
 import { ContentTitle } from '../../content/ContentView';
 import entry from '../../entry/entry.module.css';
-import { kindName } from '../../player/dialogs/LessonDialog';
+import { kindName } from '../../interactions/kindName';
 import { DeskPage } from '../DeskPage';
 import desk from '../desk.module.css';
 import { useDateWords } from '../useDateWords';

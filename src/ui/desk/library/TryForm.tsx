@@ -32,9 +32,12 @@ export function TryForm({ testId, students }: Props) {
     const begun = await ask<{ attemptId: string }>(`/api/tests/${testId}/try`, asked);
     if (begun) window.location.assign(`/attempts/${begun.attemptId}`);
   };
-  const listed = <Value extends string | number>(values: readonly Value[], words: (value: Value) => string) => [
+  const listed = <Value extends string | number>(
+    values: readonly Value[],
+    words: (value: Value) => string,
+  ) => [
     { value: AS_SET as string | number, label: t('asSet') },
-    ...values.map((value) => ({ value: value as string | number, label: words(value) })),
+    ...values.map((value) => ({ value: value, label: words(value) })),
   ];
   return (
     <section aria-labelledby="try" className={desk.rooms} data-ready={hydrated || undefined}>

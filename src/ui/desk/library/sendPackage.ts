@@ -41,7 +41,7 @@ export async function sendPackage(
   const begun = await post<{ id: string }>('/api/library/uploads', { name: file.name, bytes: file.size });
   if (!begun.ok) return begun;
   const { id } = begun.data;
-  for (let at = 0; at < file.size; ) {
+  for (let at = 0; at < file.size;) {
     const sent = await sendPiece(`/api/library/uploads/${id}?at=${at}`, file.slice(at, at + PIECE_BYTES));
     if (!sent.ok) return sent;
     // What is there already is not sent twice.

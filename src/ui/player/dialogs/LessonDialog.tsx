@@ -5,15 +5,11 @@ import { useTranslations } from 'use-intl';
 import { interactionsOf } from '@/core/content/content';
 import type { DeliveredItem } from '@/core/item/delivered';
 import { lessonFor, VIEW_OF } from '../../interactions';
+import { kindName } from '../../interactions/kindName';
 import type { Lesson } from '../../interactions/lesson';
 import styles from './dialogs.module.css';
 import { Dialog } from './Dialog';
 import { Button } from '../../kit/Button';
-
-const camel = (type: string) => type.replace(/-(.)/g, (_all, letter: string) => letter.toUpperCase());
-
-/** What a kind of question is called among the words of the lessons. */
-export const kindName = (type: string): 'choice' => camel(type) as 'choice';
 
 interface Props {
   readonly item: DeliveredItem;

@@ -13,23 +13,26 @@ import { TextLayers } from '../TextLayers';
 import styles from './sample.module.css';
 
 /** A passage and a question as they stand in a test, with every tool that is on; nothing of it is kept. */
-export function Sample() {
+export function Sample({ questionFirst = false }: { readonly questionFirst?: boolean }) {
   const t = useTranslations('myView');
   const { test, assetUrl } = usePlayer();
   const [item] = Object.values(test.items);
   const passage = item?.stimuli[0];
   const stimulus = passage === undefined ? undefined : own(test.stimuli, passage);
   if (!item) return null;
+  const question = (
+    <Paper key="question" sheet="question" textId={`item:${item.ref}`} title={t('question')}>
+      <ItemBody item={item} onCheck={() => undefined} />
+    </Paper>
+  );
+  const read = stimulus && (
+    <Paper key="passage" sheet="passage" textId={`stimulus:${passage ?? ''}`} title={stimulus.title}>
+      <PassageText stimulus={stimulus} slots={{ assetUrl }} />
+    </Paper>
+  );
   return (
     <div className={styles.sample}>
-      {stimulus && (
-        <Paper sheet="passage" textId={`stimulus:${passage ?? ''}`} title={stimulus.title}>
-          <PassageText stimulus={stimulus} slots={{ assetUrl }} />
-        </Paper>
-      )}
-      <Paper sheet="question" textId={`item:${item.ref}`} title={t('question')}>
-        <ItemBody item={item} onCheck={() => undefined} />
-      </Paper>
+      {questionFirst ? [question, read] : [read, question]}
       <PageLayers />
     </div>
   );

@@ -49,7 +49,7 @@ export function sampleSession(
       state: { ...NEW_ATTEMPT, phase: 'running', current: first },
       cursor: 0,
     },
-    { test, student: { displayName, needs } },
+    { test, student: { displayName, needs, tries: false } },
     new ServerClock(now(), now),
     { journal, places: NO_PLACES },
     transport,
