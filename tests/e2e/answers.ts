@@ -10,7 +10,7 @@ export const CHOICES = {
 } as const;
 
 /** The label of a choice, which is what a student presses. */
-export const choice = (page: Page, words: RegExp): Locator =>
+export const choice = (page: Page | Locator, words: RegExp): Locator =>
   page.locator('label').filter({ hasText: words });
 
 /** Drags like a hand does: down, over in steps, up. */

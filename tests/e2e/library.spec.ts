@@ -64,11 +64,7 @@ test('a package is sent, looked at and brought; its questions are tried and scor
   await page.getByRole('table').getByRole('link').first().press('Enter');
   const right = page.getByRole('region', { name: 'What is right' });
   await expect(right).toBeVisible();
-  await page
-    .getByRole('region', { name: 'The question as students get it' })
-    .locator('label')
-    .filter({ hasText: CHOICES[1][0] })
-    .click();
+  await choice(page.getByRole('region', { name: 'The question as students get it' }), CHOICES[1][0]).click();
   await page.getByRole('button', { name: 'Score this answer' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'What an answer is worth' })).toBeFocused();
   await expect(page.getByRole('row', { name: 'SCORE 0', exact: true })).toBeVisible();

@@ -168,15 +168,11 @@ test('in Spanish', async ({ page, app }) => {
   await page.screenshot({ path: 'docs/screenshots/hand-in.png' });
 });
 
-test('the desk with a room, a test paused by it, and the screen covered', async ({ page, app, browser }) => {
+test('the desk with a room, and a test paused by it', async ({ page, app, browser }) => {
   const shot = (of: Page, name: string) =>
     of.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
   await startTest(page, app, 'wren');
   await page.waitForSelector('[data-player=ready]');
-  await page.keyboard.press('Alt+q');
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await shot(page, 'cover');
-  await page.keyboard.press('Escape');
   const others = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-US' });
   const second = await others.newPage();
   await startTest(second, app, 'tomas');
@@ -191,13 +187,11 @@ test('the desk with a room, a test paused by it, and the screen covered', async 
   await page.getByRole('button', { name: 'Flag', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Paused by your proctor' })).toBeVisible();
   await shot(page, 'paused');
-  await desk.getByRole('columnheader', { name: 'Needs you' }).click();
-  await desk.getByRole('columnheader', { name: 'Needs you' }).click();
   await desk.evaluate(() => window.scrollTo({ top: 0 }));
   await shot(desk, 'desk');
 });
 
-test('the adults: giving, marking, results', async ({ page, classApp: app }) => {
+test('the adults: giving, marking, results, the library', async ({ page, classApp: app }) => {
   const shot = async (name: string) => {
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
@@ -227,4 +221,12 @@ test('the adults: giving, marking, results', async ({ page, classApp: app }) => 
   await page.getByRole('heading', { name: 'Figures of the test' }).evaluate((one) => one.scrollIntoView());
   await expect(page.locator('.recharts-bar-rectangle').first()).toBeVisible();
   await shot('results');
+  await page.getByRole('link', { name: 'Library' }).click();
+  await page.getByRole('link', { name: `Look at it: ${BENCHMARK}` }).click();
+  await page.getByRole('table').getByRole('link').first().click();
+  await choice(page.getByRole('region', { name: 'The question as students get it' }), CHOICES[1][0]).click();
+  await page.getByRole('button', { name: 'Score this answer' }).click();
+  await expect(page.getByText('match(RESPONSE, correct RESPONSE)')).toBeVisible();
+  await page.evaluate(() => window.scrollTo({ top: 0 }));
+  await shot('library');
 });

@@ -103,7 +103,8 @@ function Tried({ user, asked }: Props) {
   return (
     <PlayerProvider value={value}>
       <div className={styles.sides}>
-        <section aria-label={t('asGiven')} className={styles.given}>
+        <section aria-labelledby="given" className={styles.given}>
+          <h2 id="given">{t('asGiven')}</h2>
           <Sample questionFirst />
         </section>
         <div className={styles.told}>
