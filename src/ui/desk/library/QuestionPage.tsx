@@ -48,7 +48,7 @@ function Question({ user, asked }: Props) {
       </h1>
       <p className={entry.soft}>
         {asked.test} · {question.ref} · {question.kinds.map((kind) => names(kindName(kind))).join(', ')} ·{' '}
-        {list(`by.${question.scoredBy}`)}
+        {list('scored')} {list(`by.${question.scoredBy}`)}
         {question.points !== null && ` · ${t('points', { points: question.points })}`}
       </p>
       <Tried key={question.ref} user={user} asked={asked} />
