@@ -5,6 +5,19 @@ import { itemOf } from '@/core/attempt/state';
 import { usePlayer } from '../../attempt/PlayerContext';
 import { questionUnits, type Unit } from './units';
 
+/** Of what has so much of itself on the screen it is said that it was seen: this share of it, or a line, in pixels. */
+const ENOUGH = { share: 0.5, height: 40 } as const;
+
+/** Whether it stands on the screen now: the observer says so only with the next picture, and whoever is quick has pressed by then. */
+function isOnScreen(element: Element, scroller: Element | null): boolean {
+  const box = element.getBoundingClientRect();
+  const frame = scroller?.getBoundingClientRect() ?? document.documentElement.getBoundingClientRect();
+  const width = Math.min(box.right, frame.right, window.innerWidth) - Math.max(box.left, frame.left, 0);
+  const height = Math.min(box.bottom, frame.bottom, window.innerHeight) - Math.max(box.top, frame.top, 0);
+  if (width <= 0 || height <= 0) return false;
+  return height >= ENOUGH.height || width * height >= ENOUGH.share * box.width * box.height;
+}
+
 /**
  * Notes which choices, parts and answer places of a question have been on screen. Returns a function that names those that
  * never were.
@@ -33,7 +46,8 @@ export function useSeen(
       (entries) => {
         for (const entry of entries) {
           const enough =
-            entry.isIntersecting && (entry.intersectionRatio >= 0.5 || entry.intersectionRect.height >= 40);
+            entry.isIntersecting &&
+            (entry.intersectionRatio >= ENOUGH.share || entry.intersectionRect.height >= ENOUGH.height);
           const key = keys.get(entry.target);
           if (enough && key !== undefined) {
             fresh.current.add(key);
@@ -67,6 +81,8 @@ export function useSeen(
     const content = contentRef.current;
     if (!content) return [];
     const seen = new Set([...itemOf(session.getState(), ref).seen, ...fresh.current]);
-    return questionUnits(content).filter((unit) => !seen.has(unit.key));
-  }, [contentRef, ref, session]);
+    return questionUnits(content).filter(
+      ({ key, element }) => !seen.has(key) && !isOnScreen(element, scrollerRef.current),
+    );
+  }, [contentRef, ref, scrollerRef, session]);
 }
