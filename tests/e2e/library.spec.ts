@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { unzipSync, zipSync } from 'fflate';
 import { filesAt } from '../../src/server/library/files';
 import { choice, CHOICES } from './answers';
-import { askToHandIn, BENCHMARK, CROSSING, expect, ready, signInByHand, test } from './app';
+import { askToHandIn, BENCHMARK, CROSSING, EVERY_KIND, expect, ready, signInByHand, test } from './app';
 import { expectAccessible } from './axe';
 
 /** The benchmark as another version: with one word changed, and a script that is set aside. */
@@ -70,6 +70,8 @@ test('a package is sent, looked at and brought; its questions are tried and scor
   await expect(page.getByRole('row', { name: 'SCORE 0', exact: true })).toBeVisible();
   await expect(page.getByText('match(RESPONSE, correct RESPONSE)')).toBeVisible();
   await expectAccessible(page, 'a question of the library');
+  await choice(page.getByRole('region', { name: 'The question as students get it' }), /impress/).click();
+  await expect(page.getByText('This is what the answer before was worth')).toBeVisible();
   await page.getByRole('link', { name: 'To all questions' }).press('Enter');
 
   // The whole test, with a student's needs, to its end.
@@ -78,6 +80,16 @@ test('a package is sent, looked at and brought; its questions are tried and scor
   await ready(page);
   await expect(page.getByText(/Tried out by Edda/)).toBeVisible();
   await choice(page, CHOICES[1][0]).click();
+  // Stopped, it is found again.
+  await page.getByRole('button', { name: 'Stop for now' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Stop for now' }).click();
+  await expect(page.getByRole('heading', { name: 'Library' })).toBeVisible();
+  await page
+    .getByRole('link', { name: `Look at it: ${BENCHMARK}` })
+    .first()
+    .press('Enter');
+  await page.getByRole('link', { name: 'Go on with what you have begun' }).press('Enter');
+  await expect(choice(page, CHOICES[1][0]).getByRole('radio')).toBeChecked();
   await askToHandIn(page);
   await page.getByRole('button', { name: 'Hand in now' }).click();
   await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
@@ -107,6 +119,7 @@ test('what nobody was given can be deleted, after a second press; what students 
   await expect(page.getByRole('button', { name: /^Delete:/ })).toHaveCount(1);
   await page.getByRole('button', { name: new RegExp(`^Delete: ${CROSSING}`) }).press('Enter');
   await page.getByRole('button', { name: 'Keep it' }).press('Enter');
+  await expect(page.locator('body')).not.toBeFocused();
   await page.getByRole('button', { name: new RegExp(`^Delete: ${CROSSING}`) }).press('Enter');
   await page
     .getByRole('button', { name: new RegExp(`^Really delete this version: ${CROSSING}`) })
@@ -115,4 +128,41 @@ test('what nobody was given can be deleted, after a second press; what students 
   await expect(page.getByText('3 packages')).toBeVisible();
   await page.getByLabel('Find a test').fill('workshop');
   await expect(page.getByText('1 package', { exact: true })).toBeVisible();
+});
+
+test('a package is sent through a network that goes away, and one that asks for a check is scored by it', async ({
+  page,
+  ownApp: app,
+}) => {
+  await signInByHand(page, app, 'edda');
+  await page.goto(`${app.url}/desk/library`);
+  let tries = 0;
+  await page.route('**/api/library/uploads/*', (route) => {
+    tries += 1;
+    return tries < 3 ? route.abort() : route.fallback();
+  });
+  await page.locator('[data-ready] input[type=file]').first().setInputFiles({
+    name: 'benchmark.zip',
+    mimeType: 'application/zip',
+    buffer: anotherVersion(),
+  });
+  await expect(page.getByText('The network does not answer.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This is another version of what is here' })).toBeFocused();
+  expect(tries).toBe(3);
+  // What could not be brought can be once more.
+  await page.route('**/read', (route) => route.abort(), { times: 1 });
+  await page.getByRole('button', { name: 'Bring it in' }).press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'The network did not answer' })).toBeVisible();
+  await page.getByRole('button', { name: 'Bring it in' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Brought into the library' })).toBeFocused();
+
+  const [kinds] = app.query<{ id: number }>('SELECT id FROM tests WHERE title = ?', EVERY_KIND);
+  await page.goto(`${app.url}/desk/library/${kinds?.id}/end-attempt-1`);
+  await page
+    .getByRole('region', { name: 'The question as students get it' })
+    .getByRole('button')
+    .first()
+    .press('Enter');
+  await expect(page.getByRole('heading', { name: 'What an answer is worth' })).toBeFocused();
+  await expect(page.getByRole('row', { name: /^SCORE / })).toBeVisible();
 });

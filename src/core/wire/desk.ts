@@ -302,7 +302,6 @@ export interface LibraryQuestion {
 }
 /** A test of the library with its questions. */
 export interface TestInLibrary extends LibraryTest {
-  readonly packageId: number;
   readonly importedAt: number;
   readonly list: readonly LibraryQuestion[];
 }

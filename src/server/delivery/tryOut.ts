@@ -45,6 +45,14 @@ export function tryTest(
     .immediate();
 }
 
+/** What somebody has begun to try out of a test, and can go on with; null where there is nothing. */
+export const openTry = (db: Db, by: User, testId: number): string | null =>
+  prepared<[number, number], { id: string }>(
+    db,
+    `SELECT p.id FROM attempts p JOIN users u ON u.id = p.user_id
+     WHERE u.tries_for = ? AND p.test_id = ? AND p.phase IN ('running', 'stopped')`,
+  ).get(by.id, testId)?.id ?? null;
+
 /** Who takes a test when this person does: a student themselves, whoever keeps the library as who they try one out as; else nobody. */
 export function takerFor(db: Db, user: User): User | null {
   if (actsOf(user.role).includes('take')) return user;

@@ -31,16 +31,17 @@ interface TestRow {
   readonly testId: number;
   readonly packageId: number;
   readonly title: string;
+  readonly importedAt: number;
   readonly given: number;
   readonly attempts: number;
 }
 
 /** Tests with how often they are given and were taken; who tries one out, or practices, is not counted. */
-const TESTS = `SELECT t.id AS testId, t.package_id AS packageId, t.title,
+const TESTS = `SELECT t.id AS testId, t.package_id AS packageId, t.title, p.imported_at AS importedAt,
     (SELECT count(*) FROM assignments a JOIN users u ON u.id = a.user_id WHERE a.test_id = t.id AND u.guest = 0
        AND NOT EXISTS (SELECT 1 FROM attempts x WHERE x.assignment_id = a.id)) AS given,
     (SELECT count(*) FROM attempts x JOIN users u ON u.id = x.user_id WHERE x.test_id = t.id AND u.guest = 0) AS attempts
-  FROM tests t`;
+  FROM tests t JOIN packages p ON p.id = t.package_id`;
 
 function toTest(db: Db, { testId, title, given, attempts }: TestRow): LibraryTest {
   const test = loadOutline(db, testId);
@@ -101,17 +102,12 @@ export const listed = (ref: string, item: Item): LibraryQuestion => ({
 
 /** A test with its questions, in the order in which it names them. @throws Refusal `not-yours`, `not-found` */
 export function testInLibrary(db: Db, by: User, testId: number): TestInLibrary {
-  const { test, items, packageId } = testContent(db, by, testId);
-  const row = prepared<[number], TestRow & { importedAt: number }>(db, `${TESTS} WHERE t.id = ?`).get(testId);
-  const version = prepared<[number], { importedAt: number }>(
-    db,
-    'SELECT imported_at AS importedAt FROM packages WHERE id = ?',
-  ).get(packageId);
-  if (!row || !version) throw new Refusal('not-found', 404);
+  const { test, items } = testContent(db, by, testId);
+  const row = prepared<[number], TestRow>(db, `${TESTS} WHERE t.id = ?`).get(testId);
+  if (!row) throw new Refusal('not-found', 404);
   return {
     ...toTest(db, row),
-    packageId,
-    importedAt: version.importedAt,
+    importedAt: row.importedAt,
     list: itemRefsOf(test).flatMap((ref) => {
       const item = items.get(ref.item);
       return item ? [listed(ref.identifier, item)] : [];

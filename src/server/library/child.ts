@@ -1,5 +1,15 @@
 import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { dataDir } from '../db/open';
 import { Refusal } from '../refusal';
+
+/** Where packages lie on their way in and out: beside the database. */
+export function workFolder(): string {
+  const folder = join(/*turbopackIgnore: true*/ dataDir(), 'uploads');
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  return folder;
+}
 
 /** A program of ours that works on packages. */
 export type Program = 'package-import' | 'package-export';

@@ -1,11 +1,11 @@
-import { createReadStream, mkdirSync, rmSync, statSync } from 'node:fs';
+import { createReadStream, rmSync, statSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { requireAct } from '../accounts/access';
 import type { User } from '../accounts/users';
-import { dataDir, type Db } from '../db/open';
-import { inChild } from './child';
+import type { Db } from '../db/open';
+import { inChild, workFolder } from './child';
 import { filesOfVersion } from './library';
 
 /** A file on its way to whoever asked for it. */
@@ -22,9 +22,7 @@ export async function exportVersion(db: Db, by: User, packageId: number): Promis
   requireAct(by, 'keep-library');
   // Refused before anything is run.
   filesOfVersion(db, packageId);
-  const folder = join(/*turbopackIgnore: true*/ dataDir(), 'uploads');
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
-  const file = join(folder, `${randomUUID()}.zip`);
+  const file = join(workFolder(), `${randomUUID()}.zip`);
   try {
     await inChild('package-export', ['--version', String(packageId), '--out', file]);
     const stream = createReadStream(file);

@@ -252,13 +252,23 @@ export interface TestContent {
   readonly stimuli: ReadonlyMap<string, Stimulus>;
 }
 
+interface TestRow {
+  readonly package_id: number;
+  readonly identifier: string;
+  readonly model: string;
+  readonly model_version: number;
+}
+const testRow = (db: Db, testId: number): TestRow | undefined =>
+  prepared<[number], TestRow>(
+    db,
+    'SELECT t.package_id, t.identifier, t.model, p.model_version FROM tests t JOIN packages p ON p.id = t.package_id WHERE t.id = ?',
+  ).get(testId);
+const readTest = (row: TestRow): Test => readStored('test', row.identifier, row.model, row.model_version);
+
 /** What a test says of itself, without its questions. @throws UnreadableModel */
 export function loadOutline(db: Db, testId: number): Test | null {
-  const row = prepared<[number], { identifier: string; model: string; model_version: number }>(
-    db,
-    'SELECT t.identifier, t.model, p.model_version FROM tests t JOIN packages p ON p.id = t.package_id WHERE t.id = ?',
-  ).get(testId);
-  return row ? readStored('test', row.identifier, row.model, row.model_version) : null;
+  const row = testRow(db, testId);
+  return row ? readTest(row) : null;
 }
 
 /** Tests kept in memory; the one used longest ago goes first. */
@@ -278,13 +288,7 @@ export function loadTest(db: Db, testId: number): TestContent | null {
     cache.set(testId, known);
     return known;
   }
-  const row = prepared<
-    [number],
-    { package_id: number; identifier: string; model: string; model_version: number }
-  >(
-    db,
-    `SELECT t.package_id, t.identifier, t.model, p.model_version FROM tests t JOIN packages p ON p.id = t.package_id WHERE t.id = ?`,
-  ).get(testId);
+  const row = testRow(db, testId);
   if (!row) return null;
   const models = <Kind extends 'item' | 'stimulus'>(kind: Kind, table: 'items' | 'stimuli') =>
     new Map(
@@ -298,7 +302,7 @@ export function loadTest(db: Db, testId: number): TestContent | null {
   const content: TestContent = {
     id: testId,
     packageId: row.package_id,
-    test: readStored('test', row.identifier, row.model, row.model_version),
+    test: readTest(row),
     items: models('item', 'items'),
     stimuli: models('stimulus', 'stimuli'),
   };

@@ -1,20 +1,19 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { readdirSync, rmSync, statSync } from 'node:fs';
 import { appendFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { PackageReport } from '@/core/wire/desk';
 import { requireAct } from '../accounts/access';
 import type { User } from '../accounts/users';
-import { dataDir, type Db } from '../db/open';
+import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { inChild } from './child';
+import { inChild, workFolder } from './child';
 
 /** Of what was not brought a day after it was begun, nothing is kept. */
 const KEPT_MS = 24 * 3_600_000;
 
-const folder = (): string => join(/*turbopackIgnore: true*/ dataDir(), 'uploads');
-const fileOf = (id: string): string => join(folder(), id);
+const fileOf = (id: string): string => join(workFolder(), id);
 
 interface UploadRow {
   readonly id: string;
@@ -29,7 +28,7 @@ function forgetOld(db: Db, userId: number, now: number): void {
   ).all(userId, now - KEPT_MS);
   for (const { id } of old) rmSync(fileOf(id), { force: true });
   // And what an end in the middle of something has left.
-  for (const name of existsSync(folder()) ? readdirSync(folder()) : []) {
+  for (const name of readdirSync(workFolder())) {
     const left = statSync(fileOf(name), { throwIfNoEntry: false });
     if (left && left.mtimeMs < now - KEPT_MS) rmSync(fileOf(name), { force: true });
   }
@@ -47,7 +46,6 @@ export function beginUpload(
 ): { readonly id: string } {
   requireAct(by, 'keep-library');
   forgetOld(db, by.id, now);
-  mkdirSync(folder(), { recursive: true, mode: 0o700 });
   const id = randomUUID();
   prepared(db, 'INSERT INTO uploads (id, user_id, name, bytes, created_at) VALUES (?, ?, ?, ?, ?)').run(
     id,

@@ -1,12 +1,13 @@
 'use client';
 
 import type { LateAnswer } from '@/core/wire/desk';
-import { Button, Modal, Space } from 'antd';
+import { Button, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useRef } from 'react';
 import { useFormatter, useTranslations } from 'use-intl';
 import { useAsk } from '../entry/useAsk';
 import entry from '../entry/entry.module.css';
+import { DeskDialog } from './DeskDialog';
 import { useFocusBack } from '../kit/useFocusBack';
 import { useFocusKept } from '../kit/useFocusKept';
 
@@ -22,16 +23,9 @@ interface Props {
 export function LateDialog({ open, onClose, ...late }: Props) {
   const t = useTranslations('desk.late');
   return (
-    <Modal
-      open={open}
-      title={t('title')}
-      onCancel={onClose}
-      footer={null}
-      width="min(46rem, 100vw - 2rem)"
-      destroyOnHidden
-    >
+    <DeskDialog open={open} title={t('title')} onClose={onClose}>
       <LateList {...late} />
-    </Modal>
+    </DeskDialog>
   );
 }
 

@@ -1,14 +1,13 @@
 'use client';
 
 import type { DeskUser, DoneRow } from '@/core/wire/desk';
-import { Button, Input, Table, type TableColumnsType } from 'antd';
-import { useState } from 'react';
+import { Button, Table, type TableColumnsType } from 'antd';
 import { useTranslations } from 'use-intl';
 import entry from '../entry/entry.module.css';
-import { Labelled } from '../entry/Labelled';
 import { DeskPage } from './DeskPage';
 import desk from './desk.module.css';
 import { useDateWords } from './useDateWords';
+import { useFind } from './useFind';
 
 interface Props {
   readonly user: DeskUser;
@@ -27,12 +26,14 @@ export function Log({ user, rows }: Props) {
 function LogTable({ rows }: Pick<Props, 'rows'>) {
   const t = useTranslations('desk.log');
   const { dateTime } = useDateWords();
-  const [sought, setSought] = useState('');
   const words = ({ done, detail }: DoneRow) => t(`done.${done}`, { detail });
-  const wanted = sought.trim().toLocaleLowerCase();
-  const found = rows.filter((row) =>
-    [row.by, row.student, row.test, words(row), row.reason].join(' ').toLocaleLowerCase().includes(wanted),
-  );
+  const { field, found } = useFind(t('search'), rows, (row) => [
+    row.by,
+    row.student,
+    row.test,
+    words(row),
+    row.reason,
+  ]);
   const columns: TableColumnsType<DoneRow> = [
     { key: 'at', title: t('at'), render: (_, { at }) => dateTime(at), sorter: (a, b) => a.id - b.id },
     { key: 'student', title: t('student'), render: (_, { student }) => student ?? '–' },
@@ -45,13 +46,7 @@ function LogTable({ rows }: Pick<Props, 'rows'>) {
     <>
       <h1>{t('title')}</h1>
       <p className={entry.soft}>{t('text')}</p>
-      <div className={desk.find}>
-        <Labelled label={t('search')}>
-          {(id) => (
-            <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
-          )}
-        </Labelled>
-      </div>
+      <div className={desk.find}>{field}</div>
       <p role="status" className={entry.soft}>
         {t('count', { count: found.length })}
       </p>

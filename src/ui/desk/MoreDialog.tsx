@@ -1,12 +1,13 @@
 'use client';
 
-import { Button, Input, InputNumber, Modal } from 'antd';
+import { Button, Input, InputNumber } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { MOST_REASON } from '@/core/wire/requests';
 import { Labelled } from '../entry/Labelled';
 import { useAsk } from '../entry/useAsk';
+import { DeskDialog } from './DeskDialog';
 import { useFocusBack } from '../kit/useFocusBack';
 import styles from './desk.module.css';
 
@@ -23,16 +24,9 @@ interface Props {
 export function MoreDialog({ open, onClose, ...rest }: Props) {
   const t = useTranslations('desk.moreFor');
   return (
-    <Modal
-      open={open}
-      title={t('title')}
-      onCancel={onClose}
-      footer={null}
-      width="min(36rem, 100vw - 2rem)"
-      destroyOnHidden
-    >
+    <DeskDialog open={open} title={t('title')} onClose={onClose}>
       <More {...rest} onClose={onClose} />
-    </Modal>
+    </DeskDialog>
   );
 }
 

@@ -11,16 +11,15 @@ import { post } from '../../kit/post';
 import { useHydrated } from '../../kit/useHydrated';
 import desk from '../desk.module.css';
 import { Problems } from '../Problems';
-import { sendPackage } from './sendPackage';
+import { sendPackage, type OnItsWay } from './sendPackage';
 
-/** How far a package is on its way. */
-type Step =
-  | { readonly at: 'none' }
-  | { readonly at: 'sending'; readonly share: number }
-  | { readonly at: 'looked-at'; readonly id: string; readonly report: PackageReport }
-  | { readonly at: 'bringing'; readonly id: string; readonly report: PackageReport }
-  | { readonly at: 'brought'; readonly report: PackageReport }
-  | { readonly at: 'failed'; readonly code: string };
+/** A package that has been looked at: by what name it lies at the server, and what is in it. */
+interface LookedAt {
+  readonly id: string;
+  readonly report: PackageReport;
+  /** It is in the library now. */
+  readonly brought: boolean;
+}
 
 const headingOf = ({ ok, identifier, standing }: PackageReport) =>
   ok ? (`standing.${standing}` as const) : identifier === '' ? 'unreadable' : 'refused';
@@ -32,28 +31,37 @@ export function Bring() {
   const router = useRouter();
   const hydrated = useHydrated();
   const [name, setName] = useState('');
-  const [step, setStep] = useState<Step>({ at: 'none' });
+  const [way, setWay] = useState<OnItsWay | null>(null);
+  const [looked, setLooked] = useState<LookedAt | null>(null);
+  const [bringing, setBringing] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
   const reportRef = useRef<HTMLHeadingElement>(null);
-  const shown = 'report' in step ? step.report : null;
-  const told = step.at === 'brought' || step.at === 'looked-at';
   // What came of it stands below what was pressed.
   useEffect(() => {
-    if (told) reportRef.current?.focus();
-  }, [told, shown]);
-  const busy = step.at === 'sending' || step.at === 'bringing';
+    if (looked) reportRef.current?.focus();
+  }, [looked]);
+  const busy = way !== null || bringing;
   const choose = async (file: File) => {
     setName(file.name);
-    if (file.size > PACKAGE_BYTES) return setStep({ at: 'failed', code: 'too-large' });
-    setStep({ at: 'sending', share: 0 });
-    const sent = await sendPackage(file, (share) => setStep({ at: 'sending', share }));
-    return setStep(sent.ok ? { at: 'looked-at', ...sent.data } : { at: 'failed', code: sent.code });
+    setLooked(null);
+    setProblem(null);
+    if (file.size > PACKAGE_BYTES) return setProblem('too-large');
+    setWay({ share: 0, waiting: false });
+    const sent = await sendPackage(file, setWay);
+    setWay(null);
+    return sent.ok ? setLooked({ ...sent.data, brought: false }) : setProblem(sent.code);
   };
-  const bring = async (id: string, report: PackageReport) => {
-    setStep({ at: 'bringing', id, report });
-    const brought = await post<PackageReport>(`/api/library/uploads/${id}/read`, { bring: true });
-    setStep(brought.ok ? { at: 'brought', report: brought.data } : { at: 'failed', code: brought.code });
-    if (brought.ok) router.refresh();
+  const bring = async ({ id }: LookedAt) => {
+    setBringing(true);
+    setProblem(null);
+    const answer = await post<PackageReport>(`/api/library/uploads/${id}/read`, { bring: true });
+    setBringing(false);
+    // What could not be brought now can be once more.
+    if (!answer.ok) return setProblem(answer.code);
+    setLooked({ id, report: answer.data, brought: answer.data.ok });
+    return router.refresh();
   };
+  const shown = looked?.report;
   return (
     <section aria-labelledby="bring" className={desk.rooms} data-ready={hydrated || undefined}>
       <h2 id="bring">{t('title')}</h2>
@@ -73,32 +81,30 @@ export function Bring() {
         </p>
         <p className={entry.soft}>{name === '' ? t('dropNote') : name}</p>
       </Upload.Dragger>
-      {step.at === 'sending' && (
+      {way && (
         <div className={desk.report} role="status">
-          <p>{t(step.share < 1 ? 'sending' : 'reading')}</p>
+          <p>{t(way.waiting ? 'waiting' : way.share < 1 ? 'sending' : 'reading')}</p>
           <Progress
-            percent={Math.floor(step.share * 100)}
+            percent={Math.floor(way.share * 100)}
             status="normal"
             aria-label={t('sending')}
             className={desk.progress}
           />
         </div>
       )}
-      {step.at === 'failed' && (
+      {problem !== null && (
         <Alert
           type="error"
           showIcon
           role="alert"
           className={entry.alert}
-          title={
-            step.code === 'too-large' ? t('tooLarge') : refusals(step.code as 'network', { seconds: 10 })
-          }
+          title={problem === 'too-large' ? t('tooLarge') : refusals(problem as 'network', { seconds: 10 })}
         />
       )}
-      {shown && (
+      {looked && shown && (
         <div className={desk.report}>
           <h3 ref={reportRef} tabIndex={-1}>
-            {step.at === 'brought' ? t('brought') : t(headingOf(shown))}
+            {t(looked.brought ? 'brought' : headingOf(shown))}
           </h3>
           {shown.ok && (
             <p>
@@ -108,14 +114,14 @@ export function Bring() {
           )}
           <p>{t('problems', { count: shown.problems.length })}</p>
           <Problems problems={shown.problems} />
-          {(step.at === 'looked-at' || step.at === 'bringing') && shown.ok && shown.standing !== 'here' && (
+          {!looked.brought && shown.ok && shown.standing !== 'here' && (
             <Button
               type="primary"
               size="large"
               aria-disabled={busy || undefined}
-              onClick={() => !busy && void bring(step.id, shown)}
+              onClick={() => !busy && void bring(looked)}
             >
-              {t(step.at === 'bringing' ? 'bringing' : 'do')}
+              {t(bringing ? 'bringing' : 'do')}
             </Button>
           )}
         </div>

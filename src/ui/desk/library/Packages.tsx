@@ -1,46 +1,37 @@
 'use client';
 
 import type { LibraryPackage, LibraryTest, LibraryVersion } from '@/core/wire/desk';
-import { Button, Empty, Input, Space } from 'antd';
+import { Button, Empty, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { ContentTitle } from '../../content/ContentView';
 import entry from '../../entry/entry.module.css';
-import { Labelled } from '../../entry/Labelled';
 import { useAsk } from '../../entry/useAsk';
 import { Fold } from '../../kit/Fold';
 import desk from '../desk.module.css';
 import { Problems } from '../Problems';
+import { useFocusKept } from '../../kit/useFocusKept';
 import { useDateWords } from '../useDateWords';
+import { useFind } from '../useFind';
 
 /** Every package that is here, by the tests in it; older versions are folded away. */
 export function Packages({ packages }: { readonly packages: readonly LibraryPackage[] }) {
   const t = useTranslations('library');
-  const [sought, setSought] = useState('');
   const [gone, setGone] = useState<string | null>(null);
   const goneRef = useRef<HTMLParagraphElement>(null);
   useEffect(() => {
     // The button that was pressed has gone with what it stood for.
     if (gone !== null) goneRef.current?.focus();
   }, [gone]);
-  const wanted = sought.trim().toLocaleLowerCase();
-  const found = packages.filter(({ identifier, versions }) =>
-    [identifier, ...versions.flatMap(({ tests }) => tests.map(({ title }) => title))]
-      .join(' ')
-      .toLocaleLowerCase()
-      .includes(wanted),
-  );
+  const { field, found } = useFind(t('search'), packages, ({ identifier, versions }) => [
+    identifier,
+    ...versions.flatMap(({ tests }) => tests.map(({ title }) => title)),
+  ]);
   return (
     <section aria-labelledby="packages" className={desk.rooms}>
       <h2 id="packages">{t('here')}</h2>
-      <div className={desk.find}>
-        <Labelled label={t('search')}>
-          {(id) => (
-            <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
-          )}
-        </Labelled>
-      </div>
+      <div className={desk.find}>{field}</div>
       <p role="status" className={entry.soft}>
         {t('count', { count: found.length })}
       </p>
@@ -86,6 +77,9 @@ function Version({ version, onGone }: VersionProps) {
   const { dateTime } = useDateWords();
   const { working, problem, ask } = useAsk();
   const [sure, setSure] = useState(false);
+  const waysRef = useRef<HTMLDivElement>(null);
+  // Whoever keeps it is back at what they pressed first.
+  useFocusKept(waysRef);
   const { packageId, tests, items, problems, hasSources, unused } = version;
   const date = dateTime(version.importedAt);
   const [first] = tests;
@@ -108,36 +102,38 @@ function Version({ version, onGone }: VersionProps) {
         </Fold>
       )}
       {problem}
-      <Space wrap className={desk.below}>
-        {hasSources ? (
-          <Button
-            size="large"
-            href={`/api/library/${packageId}/export/package.zip`}
-            download={`${named}.zip`}
-            aria-label={t('exportOf', { test: named })}
-          >
-            {t('export')}
-          </Button>
-        ) : (
-          <span className={entry.soft}>{t('noSources')}</span>
-        )}
-        {unused && (
-          <Button
-            size="large"
-            danger={sure}
-            aria-label={t(sure ? 'deleteSureOf' : 'deleteOf', { test: named, date })}
-            aria-disabled={working || undefined}
-            onClick={() => (sure ? !working && void take() : setSure(true))}
-          >
-            {t(sure ? 'deleteSure' : 'delete')}
-          </Button>
-        )}
-        {sure && (
-          <Button size="large" onClick={() => setSure(false)}>
-            {t('keep')}
-          </Button>
-        )}
-      </Space>
+      <div ref={waysRef} tabIndex={-1}>
+        <Space wrap className={desk.below}>
+          {hasSources ? (
+            <Button
+              size="large"
+              href={`/api/library/${packageId}/export/package.zip`}
+              download={`${named}.zip`}
+              aria-label={t('exportOf', { test: named })}
+            >
+              {t('export')}
+            </Button>
+          ) : (
+            <span className={entry.soft}>{t('noSources')}</span>
+          )}
+          {unused && (
+            <Button
+              size="large"
+              danger={sure}
+              aria-label={t(sure ? 'deleteSureOf' : 'deleteOf', { test: named, date })}
+              aria-disabled={working || undefined}
+              onClick={() => (sure ? !working && void take() : setSure(true))}
+            >
+              {t(sure ? 'deleteSure' : 'delete')}
+            </Button>
+          )}
+          {sure && (
+            <Button size="large" onClick={() => setSure(false)}>
+              {t('keep')}
+            </Button>
+          )}
+        </Space>
+      </div>
     </div>
   );
 }

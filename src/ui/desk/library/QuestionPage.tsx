@@ -5,7 +5,7 @@ import { Button } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
-import { PlayerProvider } from '../../attempt/PlayerContext';
+import { PlayerProvider, useAttempt } from '../../attempt/PlayerContext';
 import content from '../../content/content.module.css';
 import { ContentTitle, ContentView, WrittenIn } from '../../content/ContentView';
 import { AnswerView } from '../../entry/AnswerView';
@@ -82,22 +82,18 @@ function Tried({ user, asked }: Props) {
     [testId],
   );
   const { value, speech } = usePlayerValue(session, assetUrl);
-  const { working, problem, ask } = useAsk();
-  const [worth, setWorth] = useState<TriedAnswer | null>(null);
-  const worthRef = useRef<HTMLHeadingElement>(null);
-  useEffect(() => {
-    if (worth) worthRef.current?.focus();
-  }, [worth]);
   const item = shown.items[question.ref];
-  const score = async () => {
+  const { working, problem, ask } = useAsk();
+  const [worth, setWorth] = useState<Scored | null>(null);
+  const worthRef = useRef<HTMLHeadingElement>(null);
+  const score = async (by: string | null) => {
+    if (working) return;
     const { responses } = itemOf(session.getState(), question.ref);
-    setWorth(
-      await ask<TriedAnswer>(
-        `/api/tests/${testId}/items/${encodeURIComponent(question.ref)}/try`,
-        { responses },
-        true,
-      ),
-    );
+    const given = by === null ? responses : { ...responses, [by]: 'true' };
+    const path = `/api/tests/${testId}/items/${encodeURIComponent(question.ref)}/try`;
+    const is = await ask<TriedAnswer>(path, { responses: given }, true);
+    setWorth(is && { of: responses, is });
+    if (is) worthRef.current?.focus();
   };
   const known = Object.values(solution).some((response) => response !== null);
   return (
@@ -105,24 +101,25 @@ function Tried({ user, asked }: Props) {
       <div className={styles.sides}>
         <section aria-labelledby="given" className={styles.given}>
           <h2 id="given">{t('asGiven')}</h2>
-          <Sample questionFirst />
+          {/* A button inside the question asks for the same. */}
+          <Sample questionFirst onCheck={(by) => void score(by)} />
         </section>
         <div className={styles.told}>
           <section className={entry.answer} aria-labelledby="worth">
             <h2 id="worth" ref={worthRef} tabIndex={-1}>
               {t('worth')}
             </h2>
-            <p>{t(worth ? 'worthNow' : 'worthText')}</p>
+            {worth ? <WhichAnswer itemRef={question.ref} worth={worth} /> : <p>{t('worthText')}</p>}
             <Button
               type="primary"
               size="large"
               aria-disabled={working || undefined}
-              onClick={() => !working && void score()}
+              onClick={() => void score(null)}
             >
               {t('score')}
             </Button>
             {problem}
-            {worth && <Steps worth={worth} />}
+            {worth && <Steps worth={worth.is} />}
           </section>
           <section className={entry.answer} aria-labelledby="right">
             <h2 id="right">{t('right')}</h2>
@@ -154,4 +151,17 @@ function Tried({ user, asked }: Props) {
       <Spoken speech={speech} />
     </PlayerProvider>
   );
+}
+
+/** What an answer is worth. */
+interface Scored {
+  readonly of: object;
+  readonly is: TriedAnswer;
+}
+
+/** Whether it is the answer that stands there now. */
+function WhichAnswer({ itemRef, worth }: { readonly itemRef: string; readonly worth: Scored }) {
+  const t = useTranslations('library.question');
+  const responses = useAttempt((state) => itemOf(state, itemRef).responses);
+  return <p role="status">{t(worth.of === responses ? 'worthNow' : 'worthBefore')}</p>;
 }

@@ -16,14 +16,16 @@ interface Props {
   readonly test: TestInLibrary;
   /** Whose needs it can be tried with. */
   readonly students: readonly Student[];
+  /** The attempt in which it is being tried out; null while it is not. */
+  readonly trying: string | null;
 }
 
 /** A test of the library: tried out as a student, and its questions one by one. */
-export function TestQuestions({ user, test, students }: Props) {
+export function TestQuestions({ user, test, students, trying }: Props) {
   return (
     <DeskPage user={user} place="library">
       <Title test={test} />
-      <TryForm testId={test.testId} students={students} />
+      <TryForm testId={test.testId} students={students} trying={trying} />
       <Questions test={test} />
       <p className={entry.ways}>
         <Back />

@@ -15,6 +15,7 @@ import desk from '../desk.module.css';
 interface Props {
   readonly testId: number;
   readonly students: readonly Student[];
+  readonly trying: string | null;
 }
 
 const SIZES = [1, 1.5, 2, 3, 4] as const;
@@ -22,7 +23,7 @@ const SIZES = [1, 1.5, 2, 3, 4] as const;
 const AS_SET = 'as-set';
 
 /** A test as a student gets it, by one press: with somebody's needs, in any scheme and size. */
-export function TryForm({ testId, students }: Props) {
+export function TryForm({ testId, students, trying }: Props) {
   const t = useTranslations('library.try');
   const schemes = useTranslations('tools.colours.schemes');
   const hydrated = useHydrated();
@@ -96,6 +97,11 @@ export function TryForm({ testId, students }: Props) {
         >
           {t('go')}
         </Button>
+        {trying !== null && (
+          <Button size="large" href={`/attempts/${trying}`}>
+            {t('goOn')}
+          </Button>
+        )}
       </p>
     </section>
   );

@@ -2,52 +2,69 @@ import type { PackageReport } from '@/core/wire/desk';
 import { PIECE_BYTES } from '@/core/wire/uploads';
 import { post, type Answer } from '../../kit/post';
 
-/** A piece that did not get through is sent again this often, after this long. */
-const TRIES = 5;
-const AGAIN_MS = 2_000;
+/** What did not get through is sent again this often, after this long: a network may be away for some minutes. */
+const TRIES = 60;
+const AGAIN_MS = 3_000;
 
-const rest = (ms: number) => new Promise((done) => setTimeout(done, ms));
+/** How far a package is on its way. */
+export interface OnItsWay {
+  /** Of it, from 0 to 1. */
+  readonly share: number;
+  /** The network does not answer; it is tried again. */
+  readonly waiting: boolean;
+}
 
-/** Sends one piece; the network may fail it, and it is sent again. */
-async function sendPiece(path: string, piece: Blob): Promise<Answer<{ received: number }>> {
-  let answer: Answer<{ received: number }> = { ok: false, code: 'network' };
-  for (let i = 0; i < TRIES; i += 1) {
-    if (i > 0) await rest(AGAIN_MS);
-    try {
-      const response = await fetch(path, {
-        method: 'POST',
-        headers: { 'content-type': 'application/octet-stream' },
-        body: piece,
-      });
-      const data = (await response.json()) as { received: number; code?: string };
-      answer = response.ok ? { ok: true, data } : { ok: false, code: data.code ?? 'network' };
-      if (response.status < 500) return answer;
-    } catch {
-      answer = { ok: false, code: 'network' };
-    }
+/** Asks until it is answered; only what the network or the server's own trouble keeps from being answered is asked again. */
+async function untilAnswered<T>(ask: () => Promise<Answer<T>>, onWait: () => void): Promise<Answer<T>> {
+  for (let tries = 1; ; tries += 1) {
+    const answer = await ask();
+    if (answer.ok || !['network', 'error', 'busy'].includes(answer.code) || tries >= TRIES) return answer;
+    onWait();
+    await new Promise((done) => setTimeout(done, AGAIN_MS));
   }
-  return answer;
+}
+
+async function sendPiece(path: string, piece: Blob): Promise<Answer<{ readonly received: number }>> {
+  try {
+    const response = await fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: piece,
+    });
+    const data = (await response.json()) as { received: number; code?: string };
+    return response.ok ? { ok: true, data } : { ok: false, code: data.code ?? 'network' };
+  } catch {
+    return { ok: false, code: 'network' };
+  }
 }
 
 /**
- * Sends a package piece by piece, and has it looked at.
- * @param onSent is told which share of it has arrived, from 0 to 1
+ * Sends a package piece by piece, and has it looked at; what the network keeps from getting through is sent again.
+ * @param onSent is told how far it is
  * @returns its name at the server, by which it can be brought, and what is in it
  */
 export async function sendPackage(
   file: File,
-  onSent: (share: number) => void,
+  onSent: (way: OnItsWay) => void,
 ): Promise<Answer<{ readonly id: string; readonly report: PackageReport }>> {
   const begun = await post<{ id: string }>('/api/library/uploads', { name: file.name, bytes: file.size });
   if (!begun.ok) return begun;
   const { id } = begun.data;
   for (let at = 0; at < file.size;) {
-    const sent = await sendPiece(`/api/library/uploads/${id}?at=${at}`, file.slice(at, at + PIECE_BYTES));
+    const [from, share] = [at, at / file.size];
+    onSent({ share, waiting: false });
+    const sent = await untilAnswered(
+      () => sendPiece(`/api/library/uploads/${id}?at=${from}`, file.slice(from, from + PIECE_BYTES)),
+      () => onSent({ share, waiting: true }),
+    );
     if (!sent.ok) return sent;
     // What is there already is not sent twice.
     at = Math.max(at + 1, sent.data.received);
-    onSent(at / file.size);
   }
-  const read = await post<PackageReport>(`/api/library/uploads/${id}/read`, { bring: false });
+  onSent({ share: 1, waiting: false });
+  const read = await untilAnswered(
+    () => post<PackageReport>(`/api/library/uploads/${id}/read`, { bring: false }),
+    () => onSent({ share: 1, waiting: true }),
+  );
   return read.ok ? { ok: true, data: { id, report: read.data } } : read;
 }

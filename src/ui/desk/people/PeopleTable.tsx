@@ -1,7 +1,7 @@
 'use client';
 
 import type { PersonHere, Slip } from '@/core/wire/desk';
-import { Button, Checkbox, Input, Select, Space, Table, type TableColumnsType } from 'antd';
+import { Button, Checkbox, Select, Space, Table, type TableColumnsType } from 'antd';
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { useTranslations } from 'use-intl';
@@ -11,6 +11,7 @@ import entry from '../../entry/entry.module.css';
 import { Labelled } from '../../entry/Labelled';
 import { useAsk } from '../../entry/useAsk';
 import desk from '../desk.module.css';
+import { useFind } from '../useFind';
 import { Slips } from './Slips';
 
 /** Everybody who has an account; those found can be given new passwords, on slips to be printed. */
@@ -24,16 +25,15 @@ export function PeopleTable({
   const t = useTranslations('people');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
-  const [sought, setSought] = useState('');
   const [role, setRole] = useState<Role | 'all'>('all');
   const [chosen, setChosen] = useState<readonly number[]>([]);
   const [slips, setSlips] = useState<readonly Slip[] | null>(null);
-  const wanted = sought.trim().toLocaleLowerCase();
-  const rows = people.filter(
-    (one) =>
-      `${one.displayName} ${one.signInName} ${one.classes.join(' ')}`.toLocaleLowerCase().includes(wanted) &&
-      (role === 'all' || one.role === role),
-  );
+  const { field, found } = useFind(t('search'), people, (one) => [
+    one.displayName,
+    one.signInName,
+    ...one.classes,
+  ]);
+  const rows = found.filter((one) => role === 'all' || one.role === role);
   const may = chosen.length > 0 && chosen.length <= MOST_SLIPS;
   const make = async () => {
     const answer = await ask<{ slips: readonly Slip[] }>('/api/users/slips', { users: chosen }, true);
@@ -83,11 +83,7 @@ export function PeopleTable({
     <section aria-labelledby="people" className={desk.rooms}>
       <h2 id="people">{t('here')}</h2>
       <div className={desk.find}>
-        <Labelled label={t('search')}>
-          {(id) => (
-            <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
-          )}
-        </Labelled>
+        {field}
         <Labelled label={t('role')}>
           {(id) => (
             <Select<Role | 'all'>

@@ -1,7 +1,7 @@
 'use client';
 
 import type { StudentResult } from '@/core/wire/desk';
-import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
+import { Button, Select, Table, type TableColumnsType } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';
@@ -9,6 +9,7 @@ import { usePointsWords } from '../../entry/usePointsWords';
 import desk from '../desk.module.css';
 import { Labelled } from '../../entry/Labelled';
 import { useDateWords } from '../useDateWords';
+import { useFind } from '../useFind';
 
 type Only = 'all' | 'toMark' | 'held';
 
@@ -26,14 +27,9 @@ export function StudentsTable({
   const t = useTranslations('results.students');
   const words = usePointsWords();
   const { dateTime } = useDateWords();
-  const [sought, setSought] = useState('');
   const [only, setOnly] = useState<Only>('all');
-  const wanted = sought.trim().toLocaleLowerCase();
-  const rows = results.filter(
-    (row) =>
-      `${row.student} ${row.signInName}`.toLocaleLowerCase().includes(wanted) &&
-      (only === 'all' || row[only]),
-  );
+  const { field, found } = useFind(t('search'), results, (row) => [row.student, row.signInName]);
+  const rows = found.filter((row) => only === 'all' || row[only]);
   const columns: TableColumnsType<StudentResult> = [
     {
       key: 'student',
@@ -88,11 +84,7 @@ export function StudentsTable({
     <section aria-labelledby="students" className={desk.rooms}>
       <h2 id="students">{t('title')}</h2>
       <div className={desk.find}>
-        <Labelled label={t('search')}>
-          {(id) => (
-            <Input id={id} size="large" value={sought} onChange={({ target }) => setSought(target.value)} />
-          )}
-        </Labelled>
+        {field}
         <Labelled label={t('show')}>
           {(id) => (
             <Select<Only>

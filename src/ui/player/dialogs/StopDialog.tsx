@@ -15,7 +15,7 @@ export function StopDialog({ open, onClose }: { open: boolean; onClose: () => vo
   const stop = () => {
     setState('working');
     session.stop().then(
-      () => window.location.assign('/tests'),
+      () => window.location.assign(session.student.tries ? '/desk/library' : '/tests'),
       () => setState('failed'),
     );
   };

@@ -12,8 +12,16 @@ import { ItemBody } from '../sheets/InteractionHost';
 import { TextLayers } from '../TextLayers';
 import styles from './sample.module.css';
 
+interface Props {
+  /** Else it follows its passage. */
+  readonly questionFirst?: boolean;
+  /** A button inside the question asks for a check; `by`: its response. */
+  readonly onCheck?: (by: string) => void;
+}
+const nothing = () => undefined;
+
 /** A passage and a question as they stand in a test, with every tool that is on; nothing of it is kept. */
-export function Sample({ questionFirst = false }: { readonly questionFirst?: boolean }) {
+export function Sample({ questionFirst = false, onCheck = nothing }: Props) {
   const t = useTranslations('myView');
   const { test, assetUrl } = usePlayer();
   const [item] = Object.values(test.items);
@@ -22,7 +30,7 @@ export function Sample({ questionFirst = false }: { readonly questionFirst?: boo
   if (!item) return null;
   const question = (
     <Paper key="question" sheet="question" textId={`item:${item.ref}`} title={t('question')}>
-      <ItemBody item={item} onCheck={() => undefined} />
+      <ItemBody item={item} onCheck={onCheck} />
     </Paper>
   );
   const read = stimulus && (
