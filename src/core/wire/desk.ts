@@ -257,8 +257,8 @@ export interface PackageReport {
   /** It can be brought: there is a test in it that can be given. */
   readonly ok: boolean;
   readonly identifier: string;
-  /** Never here before, another version of what is here, or here as it is. */
-  readonly standing: 'new' | 'newer' | 'here';
+  /** Never here before, another version of what is here, here as it is, or here with a newer one: brought again it is the newest. */
+  readonly standing: 'new' | 'newer' | 'here' | 'older';
   readonly items: number;
   readonly tests: readonly string[];
   readonly problems: readonly Problem[];

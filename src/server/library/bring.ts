@@ -18,9 +18,10 @@ const unreadable = (problems: readonly Problem[]): PackageReport => ({
 function standingOf(db: Db, identifier: string, hash: string): PackageReport['standing'] {
   const versions = prepared<[string], { content_hash: string }>(
     db,
-    'SELECT content_hash FROM packages WHERE identifier = ? AND complete = 1',
+    'SELECT content_hash FROM packages WHERE identifier = ? AND complete = 1 ORDER BY imported_at DESC, id DESC',
   ).all(identifier);
-  if (versions.some((one) => one.content_hash === hash)) return 'here';
+  const place = versions.findIndex((one) => one.content_hash === hash);
+  if (place >= 0) return place === 0 ? 'here' : 'older';
   return versions.length > 0 ? 'newer' : 'new';
 }
 

@@ -106,6 +106,23 @@ test('what was left in the middle is gone with the next package, a day later', a
   expect(sent()).toEqual([]);
 });
 
+test('an older version brought again is the newest, and what is assigned is given in it', async () => {
+  const changed = zipSync({
+    ...Object.fromEntries([...CROSSING.paths].map((path) => [path, CROSSING.read(path)])),
+    'more.txt': new TextEncoder().encode('more'),
+  });
+  await readUpload(db, by, await send(ZIP), true, here);
+  const [first] = db.prepare<[], { id: number }>('SELECT id FROM tests').all();
+  db.prepare('INSERT INTO assignments (test_id, user_id, created_at) VALUES (?, ?, 1)').run(first?.id, by.id);
+  bringPackage(db, () => filesOfZip(changed, 'x'), { bring: true, now: 6 });
+  const given = () => db.prepare('SELECT test_id AS id FROM assignments').get();
+  expect(given()).not.toEqual(first);
+  const again = { bring: true, now: 7 };
+  expect(bringPackage(db, () => filesOfZip(ZIP, 'x'), again)).toMatchObject({ standing: 'older' });
+  expect(given()).toEqual(first);
+  expect(bringPackage(db, () => filesOfZip(ZIP, 'x'), again)).toMatchObject({ standing: 'here' });
+});
+
 test('what is no package is told by file, and where it lies here is not', async () => {
   const report = await readUpload(db, by, await send(new Uint8Array([1, 2, 3])), true, here);
   expect(report).toMatchObject({ ok: false, items: 0, problems: [{ code: 'not-a-zip', file: '' }] });

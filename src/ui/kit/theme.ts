@@ -27,6 +27,11 @@ export function themeFor(palette: Palette, magnification: number): ThemeConfig {
       colorTextSecondary: palette.soft,
       colorTextDescription: palette.soft,
       colorTextPlaceholder: palette.soft,
+      // What cannot be pressed yet is read all the same, in dark colors too.
+      colorTextDisabled: palette.soft,
+      colorTextTertiary: palette.soft,
+      colorTextQuaternary: palette.soft,
+      colorBgContainerDisabled: palette.ground,
       colorIcon: palette.ink,
       colorIconHover: palette.accent,
       colorBgBase: palette.sheet,

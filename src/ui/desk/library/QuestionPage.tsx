@@ -11,7 +11,9 @@ import { ContentTitle, ContentView, WrittenIn } from '../../content/ContentView'
 import { AnswerView } from '../../entry/AnswerView';
 import entry from '../../entry/entry.module.css';
 import { InWords } from '../../entry/InWords';
+import { Passages } from '../../entry/Passages';
 import { useAsk } from '../../entry/useAsk';
+import { Fold } from '../../kit/Fold';
 import { kindName } from '../../interactions/kindName';
 import { Sample } from '../../player/sample/Sample';
 import { sampleSession } from '../../player/sample/sampleSession';
@@ -102,7 +104,7 @@ function Tried({ user, asked }: Props) {
         <section aria-labelledby="given" className={styles.given}>
           <h2 id="given">{t('asGiven')}</h2>
           {/* A button inside the question asks for the same. */}
-          <Sample questionFirst onCheck={(by) => void score(by)} />
+          <Sample alone onCheck={(by) => void score(by)} />
         </section>
         <div className={styles.told}>
           <section className={entry.answer} aria-labelledby="worth">
@@ -136,6 +138,13 @@ function Tried({ user, asked }: Props) {
               <p>{t('noRight')}</p>
             )}
           </section>
+          {item && item.stimuli.length > 0 && (
+            <section className={entry.answer} aria-label={t('passage')}>
+              <Fold title={t('passage')}>
+                <Passages names={item.stimuli} stimuli={shown.stimuli} assetUrl={assetUrl} />
+              </Fold>
+            </section>
+          )}
           {rubrics.length > 0 && (
             <section className={`${entry.answer} ${content.content}`} aria-labelledby="rubric">
               <h2 id="rubric">{t('rubric')}</h2>

@@ -13,34 +13,31 @@ import { TextLayers } from '../TextLayers';
 import styles from './sample.module.css';
 
 interface Props {
-  /** Else it follows its passage. */
-  readonly questionFirst?: boolean;
+  /** Without its passage, which stands elsewhere. */
+  readonly alone?: boolean;
   /** A button inside the question asks for a check; `by`: its response. */
   readonly onCheck?: (by: string) => void;
 }
 const nothing = () => undefined;
 
 /** A passage and a question as they stand in a test, with every tool that is on; nothing of it is kept. */
-export function Sample({ questionFirst = false, onCheck = nothing }: Props) {
+export function Sample({ alone = false, onCheck = nothing }: Props) {
   const t = useTranslations('myView');
   const { test, assetUrl } = usePlayer();
   const [item] = Object.values(test.items);
-  const passage = item?.stimuli[0];
+  const passage = alone ? undefined : item?.stimuli[0];
   const stimulus = passage === undefined ? undefined : own(test.stimuli, passage);
   if (!item) return null;
-  const question = (
-    <Paper key="question" sheet="question" textId={`item:${item.ref}`} title={t('question')}>
-      <ItemBody item={item} onCheck={onCheck} />
-    </Paper>
-  );
-  const read = stimulus && (
-    <Paper key="passage" sheet="passage" textId={`stimulus:${passage ?? ''}`} title={stimulus.title}>
-      <PassageText stimulus={stimulus} slots={{ assetUrl }} />
-    </Paper>
-  );
   return (
     <div className={styles.sample}>
-      {questionFirst ? [question, read] : [read, question]}
+      {stimulus && (
+        <Paper sheet="passage" textId={`stimulus:${passage ?? ''}`} title={stimulus.title}>
+          <PassageText stimulus={stimulus} slots={{ assetUrl }} />
+        </Paper>
+      )}
+      <Paper sheet="question" textId={`item:${item.ref}`} title={t('question')}>
+        <ItemBody item={item} onCheck={onCheck} />
+      </Paper>
       <PageLayers />
     </div>
   );
