@@ -5,6 +5,7 @@ import { endOldSessions } from '@/server/accounts/sessions';
 import { prepared } from '@/server/db/statements';
 import { backUp } from '@/server/db/backup';
 import { database } from '@/server/db/open';
+import { scoreWhatIsLeft } from '@/server/results/rescoring';
 import { GIVING_BYTES, PIECE_BYTES, ROSTER_BYTES, TRIED_BYTES } from '@/core/wire/uploads';
 import { clientOf } from './front/client';
 import { readConfig, type FrontConfig } from './front/config';
@@ -140,6 +141,7 @@ async function main(): Promise<void> {
   await app.prepare();
   if (config.backup) backUpEvery(config.backup);
   endOldSessions(database(), Date.now());
+  void scoreWhatIsLeft(database()).catch(console.error);
   setInterval(() => endOldSessions(database(), Date.now()), SWEEP_EVERY_MS).unref();
   serverFor(config, app.getRequestHandler()).listen(port, config.host, () => {
     process.stdout.write(`ready on http://localhost:${port}\n`);

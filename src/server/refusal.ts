@@ -32,6 +32,8 @@ export class Refusal extends Error {
       | 'released'
       | 'no-sources'
       | 'no-clock'
+      | 'others-too'
+      | 'does-not-fit'
       | 'cannot-be-read'
       | 'disk-full'
       | 'other-site',

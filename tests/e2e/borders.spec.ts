@@ -327,6 +327,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/tests/[id]/items/[item]/try': 'keep-library',
   '/api/tests/[id]/marking-rule': 'see-results',
   '/api/tests/[id]/release': 'see-results',
+  '/api/tests/[id]/rescore': 'see-results',
   '/api/tests/[id]/try': 'keep-library',
   '/api/users/[id]/sign-out': 'supervise',
   '/api/users/slips': 'keep-people',

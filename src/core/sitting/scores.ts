@@ -5,6 +5,7 @@ import { interactionsOf } from '../content/content';
 import { scoreItem, untouchedScore, type ScoringContext } from '../processing/score';
 import { scoreTest, testScope, WHOLE_TEST, type QuestionOutcome } from '../processing/scoreTest';
 import type { Place, Plan, PlannedPart } from './plan';
+import { scoredResponses } from './rescore';
 import { isTimedOut, NEW_QUESTION, type QuestionState, type SittingState } from './state';
 
 /**
@@ -125,6 +126,22 @@ export class Scores {
     const simultaneous = this.plan.submissionOf(place) === 'simultaneous';
     if (!tell || simultaneous || !source.sessionControl.showFeedback) return;
     for (const one of item.feedback) if (isTold(one, outcomes)) this.feedback.push(one.identifier);
+  }
+
+  /** Scores what was given for a question by the item that stands here now, as often as it was tried and no more. */
+  scoreAnew(place: Place): void {
+    const { ref, item } = place;
+    const question = this.question(ref);
+    // What an adaptive item gave on the way is part of what was answered.
+    if (!question.score || item.adaptive) return;
+    const { attempts, templateDefaults } = question;
+    const context = this.scoring(place, attempts, templateDefaults);
+    const score =
+      attempts === 0
+        ? untouchedScore(item, context)
+        : scoreItem(item, scoredResponses(question, item), context);
+    const { outcomes, responses, correct } = score;
+    this.change(ref, { score: { outcomes, responses, correct } });
   }
 
   protected seen(list: readonly TestFeedback[], access: TestFeedback['access']): string[] {

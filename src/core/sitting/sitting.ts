@@ -65,6 +65,19 @@ export class Sitting {
     return new Sitting(this.plan, run.state);
   }
 
+  /**
+   * Another with what was given scored by another version of the test: a key was corrected. Where one went, what was told on the way and
+   * how long it took stay as they were.
+   * @throws FormMismatch where `fitsForms` (rescore.ts) says no
+   */
+  scoredBy(content: SittingContent): Sitting {
+    const plan = new Plan(content, this.plan.form);
+    const run = new Run(plan, copyOf(this.current));
+    for (const place of plan.places) run.scoreAnew(place);
+    run.processOutcomes();
+    return new Sitting(plan, run.state);
+  }
+
   /** What the attempt is worth as it stands (`points.ts`). */
   points(isMarked: (question: QuestionOutcome) => boolean): Points {
     const run = new Run(this.plan, this.current);

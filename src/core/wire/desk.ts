@@ -8,6 +8,7 @@ import type { AccessNeeds } from '../needs';
 import type { Counts } from '../roster/plan';
 import type { Step } from '../processing/trace';
 import type { Points } from '../sitting/points';
+import type { Misfit } from '../sitting/rescore';
 import type { Agreement } from '../statistics/agreement';
 import type { ItemStatistics, OptionStatistics, TestStatistics } from '../statistics/items';
 import type { Problem } from '../xml/problem';
@@ -223,6 +224,47 @@ export interface TestFigures {
   readonly test: TestStatistics;
   /** What each is worth in the counted questions that everybody was given, for a picture of how they lie. */
   readonly totals: readonly number[];
+}
+
+/** A version of a test by whose keys it can be scored. */
+export interface KeyVersion {
+  readonly testId: number;
+  readonly importedAt: number;
+  /** The one that was taken. */
+  readonly own: boolean;
+  /** It is scored by this one now. */
+  readonly counts: boolean;
+}
+/** A test is scored by other keys than its own: since when, by whose decision, and by those of the version that came when. */
+export interface CorrectedKeys {
+  readonly by: string;
+  readonly at: number;
+  readonly reason: string;
+  readonly importedAt: number;
+}
+/** For how many a question would be worth more, and less. */
+export interface RescoredQuestion {
+  readonly ref: string;
+  readonly title: string;
+  readonly up: number;
+  readonly down: number;
+}
+/** An attempt that would be worth something else. */
+export interface RescoredStudent {
+  readonly attemptId: string;
+  readonly student: string;
+  readonly before: number;
+  readonly after: number;
+}
+/** What scoring a test by other keys would change. */
+export interface RescoringPreview {
+  readonly attempts: number;
+  /** Of those, whose points have been told. */
+  readonly told: number;
+  readonly questions: readonly RescoredQuestion[];
+  readonly students: readonly RescoredStudent[];
+  /** Questions for which it cannot be done. */
+  readonly misfits: readonly { readonly ref: string; readonly why: Misfit }[];
 }
 
 /** Somebody who has an account. */

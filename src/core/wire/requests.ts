@@ -88,6 +88,8 @@ const reason = z.string().check(z.trim(), z.minLength(1), z.maxLength(MOST_REASO
 export const addTimeRequest = z.object({ minutes: z.int().check(z.minimum(1), z.maximum(600)), reason });
 /** A test is ended, and why. */
 export const endRequest = z.object({ reason });
+/** A test is scored by the keys of another version, and why. */
+export const rescoreRequest = z.object({ keyTestId: z.int().check(z.positive()), reason });
 /** A package that is going to be sent, piece by piece. */
 export const uploadRequest = z.object({
   name: z.string().check(z.minLength(1), z.maxLength(300)),

@@ -2,7 +2,6 @@ import type { Db } from '../db/open';
 import { say, type AttemptRow } from './attempts';
 import { forgetAssets } from './content';
 import { keepScores } from './scores';
-import { sittingOf } from './sittings';
 
 /** Hands an attempt in and scores it: asked for by its student, by its clock, or (`by`: their name) by whoever supervises. */
 export function handInNow(
@@ -14,6 +13,6 @@ export function handInNow(
 ): AttemptRow {
   const after = say(db, attempt, { type: 'handed-in', reason, ...(by !== undefined && { by }) }, now);
   forgetAssets(db, attempt.id);
-  keepScores(db, attempt.id, sittingOf(db, after, now));
+  keepScores(db, after, now);
   return after;
 }

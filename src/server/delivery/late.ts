@@ -12,7 +12,7 @@ import { attemptReached, type AttemptRow } from './attempts';
 import { forgetAssets } from './content';
 import { eventsOf, putResponses } from './eventLog';
 import { keepScores } from './scores';
-import { planOf, sittingOf } from './sittings';
+import { planOf } from './sittings';
 
 type Answered = Extract<BrowserEvent, { type: 'answered' }>;
 
@@ -139,5 +139,5 @@ function countThem(db: Db, attempt: AttemptRow, ref: string, now: number): void 
 
 /** A test that is handed in is scored again: answers to it have come to count. */
 export function scoreAgain(db: Db, attempt: AttemptRow): void {
-  if (attempt.handed_in_at !== null) keepScores(db, attempt.id, sittingOf(db, attempt, attempt.handed_in_at));
+  if (attempt.handed_in_at !== null) keepScores(db, attempt, attempt.handed_in_at);
 }

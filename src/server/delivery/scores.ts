@@ -6,6 +6,8 @@ import type { ProgressState } from '@/core/interactions/types';
 import type { Sitting } from '@/core/sitting/sitting';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
+import type { AttemptRow } from './attempts';
+import { keysOf, scoredSitting } from './keys';
 
 const inJson = (outcomes: Readonly<Record<string, Value>>): string =>
   JSON.stringify(Object.fromEntries(Object.entries(outcomes).map(([name, value]) => [name, toJson(value)])));
@@ -25,10 +27,18 @@ export const settledMarks = (db: Db, attemptId: string): Map<string, PersonPoint
       .map(({ item, points }) => [item, JSON.parse(points) as PersonPoints]),
   );
 
-/** Keeps the scores of a sitting that is over: of every question it has, and of the test where it scores itself. */
-export function keepScores(db: Db, attemptId: string, asMachine: Sitting): void {
+/** How an attempt stands at a moment, scored by the keys that count now and by what persons gave for it. */
+export function markedSitting(db: Db, attempt: AttemptRow, at: number): Sitting {
+  const given = settledMarks(db, attempt.id);
+  const asMachine = scoredSitting(db, attempt, at);
+  return given.size > 0 ? asMachine.marked(given) : asMachine;
+}
+
+/** Keeps the scores of an attempt that is over: of every question it has, and of the test where it scores itself. */
+export function keepScores(db: Db, attempt: AttemptRow, at: number): void {
+  const { id: attemptId } = attempt;
   const given = settledMarks(db, attemptId);
-  const sitting = given.size > 0 ? asMachine.marked(given) : asMachine;
+  const sitting = markedSitting(db, attempt, at);
   const { plan, state } = sitting;
   const toMark = new Set<string>();
   for (const place of plan.places) {
@@ -57,11 +67,12 @@ export function keepScores(db: Db, attemptId: string, asMachine: Sitting): void 
   const scoresItself = plan.content.test.outcomeProcessing.length > 0;
   prepared(
     db,
-    `INSERT INTO test_results (attempt_id, outcomes, points) VALUES (?, ?, ?)
-     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes, points = excluded.points`,
+    `INSERT INTO test_results (attempt_id, outcomes, points, key_test_id) VALUES (?, ?, ?, ?)
+     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes, points = excluded.points, key_test_id = excluded.key_test_id`,
   ).run(
     attemptId,
     inJson(scoresItself ? state.outcomes : {}),
     JSON.stringify(sitting.points(({ ref }) => !toMark.has(ref))),
+    keysOf(db, attempt.test_id),
   );
 }

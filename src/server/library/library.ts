@@ -217,6 +217,7 @@ export function filesOfVersion(db: Db, packageId: number): PackageFiles {
 /** In SQL: whether anything hangs on the version `p`: an attempt, an assignment, an offer for practice. Who tries it out does not count. */
 export const IS_USED = `EXISTS (SELECT 1 FROM tests t WHERE t.package_id = p.id AND (
   EXISTS (SELECT 1 FROM practice WHERE test_id = t.id)
+  OR EXISTS (SELECT 1 FROM rescorings WHERE test_id = t.id OR key_test_id = t.id)
   OR EXISTS (SELECT 1 FROM attempts x JOIN users u ON u.id = x.user_id WHERE x.test_id = t.id AND u.tries_for IS NULL)
   OR EXISTS (SELECT 1 FROM assignments x JOIN users u ON u.id = x.user_id WHERE x.test_id = t.id AND u.tries_for IS NULL)))`;
 

@@ -5,8 +5,8 @@ import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { anyAttempt } from '../delivery/attempts';
+import { markedSitting } from '../delivery/scores';
 import { figuresOf } from './itemStatistics';
-import { markedSitting } from './results';
 import { questionRows, questionsIn, resultsOfTest } from './testResults';
 
 const minutes = (ms: number): number => Math.round(ms / 6_000) / 10;

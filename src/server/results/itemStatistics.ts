@@ -10,7 +10,7 @@ import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { anyAttempt } from '../delivery/attempts';
-import { sittingOf } from '../delivery/sittings';
+import { scoredSitting } from '../delivery/keys';
 import { questionRows, questionsIn, type Asked, type QuestionRow } from './testResults';
 
 interface Counted extends Asked {
@@ -23,7 +23,7 @@ function countedIn(db: Db, rows: readonly QuestionRow[]): Counted[] {
   const counted = new Map<string, ReadonlySet<string>>();
   return questionsIn(db, rows).map((one) => {
     const attempt = anyAttempt(db, one.attemptId);
-    const own = counted.get(attempt.id) ?? sittingOf(db, attempt, attempt.handed_in_at ?? 0).counted();
+    const own = counted.get(attempt.id) ?? scoredSitting(db, attempt, attempt.handed_in_at ?? 0).counted();
     counted.set(attempt.id, own);
     return { ...one, counts: own.has(one.ref) };
   });

@@ -8,7 +8,6 @@ import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
 import { prepareItem } from '@/core/processing/prepare';
 import { correctOf, type ItemScore } from '@/core/processing/score';
 import { feedbackAtEnd, type ShownFeedback } from '@/core/sitting/feedback';
-import type { Sitting } from '@/core/sitting/sitting';
 import type { Plan } from '@/core/sitting/plan';
 import { readPoints, type Points } from '@/core/sitting/points';
 import type { Db } from '../db/open';
@@ -17,8 +16,8 @@ import { optionsOf } from '../delivery/assignments';
 import { attemptOf, attemptReached, type AttemptRow } from '../delivery/attempts';
 import { Refusal } from '../refusal';
 import { deliveredOf } from '../delivery/content';
-import { isMarked, settledMarks } from '../delivery/scores';
-import { planOf, sessionsIn, sittingOf } from '../delivery/sittings';
+import { isMarked, markedSitting } from '../delivery/scores';
+import { planOf, sessionsIn } from '../delivery/sittings';
 import type { User } from '../accounts/users';
 
 export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
@@ -81,10 +80,6 @@ interface ItemRow {
 }
 
 const hasFeedback = ({ content }: Plan): boolean => content.test.feedback.length > 0;
-
-/** How an attempt stands, with what persons gave for it. */
-export const markedSitting = (db: Db, attempt: AttemptRow, at: number): Sitting =>
-  sittingOf(db, attempt, at).marked(settledMarks(db, attempt.id));
 
 /** What an attempt that is handed in is worth, question by question; null of any other. */
 export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
@@ -221,7 +216,9 @@ function answersIn(db: Db, attempt: AttemptRow, all: boolean): Answers | null {
   const sessions = sessionsIn(sitting);
   const questions = result.questions.flatMap((question): AnsweredQuestion[] => {
     const place = plan.placeOf(question.ref);
-    if (!place || !(all || place.source.sessionControl.allowReview)) return [];
+    // Shown as it was answered, whatever has been corrected since.
+    const asked = planOf(db, attempt).placeOf(question.ref)?.item ?? place?.item;
+    if (!place || !asked || !(all || place.source.sessionControl.allowReview)) return [];
     const { ref, item, source } = place;
     const { showFeedback } = source.sessionControl;
     const showSolution = all || source.sessionControl.showSolution;
@@ -237,7 +234,7 @@ function answersIn(db: Db, attempt: AttemptRow, all: boolean): Answers | null {
     return [
       {
         ...question,
-        item: deliverItem(item, ref, attempt.seed, {
+        item: deliverItem(asked, ref, attempt.seed, {
           number: question.number,
           showFeedback,
           language: plan.content.test.language,

@@ -8,7 +8,7 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { anyAttempt } from '../delivery/attempts';
 import { forgetAssets } from '../delivery/content';
-import { planOf } from '../delivery/sittings';
+import { scoredPlan } from '../delivery/keys';
 import { Refusal } from '../refusal';
 
 /** In SQL: something of the attempt `p` is still to be marked by a person. */
@@ -133,7 +133,7 @@ export function questionsIn(db: Db, rows: readonly QuestionRow[]): Asked[] {
   const found = new Map<string, Asked>();
   for (const attemptId of new Set(rows.map((row) => row.attemptId))) {
     if (found.size === asked.size) break;
-    for (const { ref, item } of planOf(db, anyAttempt(db, attemptId)).places)
+    for (const { ref, item } of scoredPlan(db, anyAttempt(db, attemptId)).places)
       if (asked.has(ref) && !found.has(ref)) found.set(ref, { ref, item, attemptId });
   }
   return [...found.values()];

@@ -1,6 +1,6 @@
 'use client';
 
-import type { DeskUser, StudentResult, TestFigures, TestWithResults } from '@/core/wire/desk';
+import type { CorrectedKeys, DeskUser, StudentResult, TestFigures, TestWithResults } from '@/core/wire/desk';
 import { Button, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
@@ -8,6 +8,8 @@ import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';
 import { useAsk } from '../../entry/useAsk';
 import { DeskPage } from '../DeskPage';
+import desk from '../desk.module.css';
+import { useDateWords } from '../useDateWords';
 import { Figures } from './Figures';
 import { StudentsTable } from './StudentsTable';
 import styles from './results.module.css';
@@ -17,6 +19,10 @@ interface Props {
   readonly test: TestWithResults;
   readonly results: readonly StudentResult[];
   readonly figures: TestFigures;
+  /** There is another version by whose keys it could be scored. */
+  readonly otherKeys: boolean;
+  /** Null where it is scored by its own keys. */
+  readonly corrected: CorrectedKeys | null;
 }
 
 /** What came of a test: who got how much, and whether its questions work. */
@@ -28,7 +34,7 @@ export function TestResults({ user, ...rest }: Props) {
   );
 }
 
-function Results({ test, results, figures }: Omit<Props, 'user'>) {
+function Results({ test, results, figures, otherKeys, corrected }: Omit<Props, 'user'>) {
   const t = useTranslations('results');
   const file = (name: string) => `/api/tests/${test.testId}/export/${name}`;
   return (
@@ -52,6 +58,7 @@ function Results({ test, results, figures }: Omit<Props, 'user'>) {
       </nav>
       <StudentsTable testId={test.testId} results={results} />
       <Figures figures={figures} />
+      <Keys testId={test.testId} otherKeys={otherKeys} corrected={corrected} />
     </>
   );
 }
@@ -105,5 +112,37 @@ function Told({ test }: { readonly test: TestWithResults }) {
       </p>
       {problem}
     </div>
+  );
+}
+
+/** By which keys it is scored, and scoring it by others. */
+function Keys({
+  testId,
+  otherKeys,
+  corrected,
+}: Pick<Props, 'otherKeys' | 'corrected'> & { readonly testId: number }) {
+  const t = useTranslations('results.keys');
+  const { dateTime } = useDateWords();
+  return (
+    <section aria-labelledby="keys" className={desk.rooms}>
+      <h2 id="keys">{t('title')}</h2>
+      <p>
+        {corrected
+          ? t('corrected', {
+              version: dateTime(corrected.importedAt),
+              at: dateTime(corrected.at),
+              by: corrected.by,
+              reason: corrected.reason,
+            })
+          : t('own')}
+      </p>
+      {otherKeys ? (
+        <Button size="large" href={`/desk/results/${testId}/rescore`}>
+          {t('other')}
+        </Button>
+      ) : (
+        <p className={entry.soft}>{t('none')}</p>
+      )}
+    </section>
   );
 }

@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation';
 import { titled } from '@/app/language';
 import { database } from '@/server/db/open';
 import { figuresOf } from '@/server/results/itemStatistics';
+import { correctedKeys, keyVersions } from '@/server/results/rescoring';
 import { resultsOfTest, testsWithResults } from '@/server/results/testResults';
 import { TestResults } from '@/ui/desk/results/TestResults';
 import { deskUser, pageUserWho } from '../../../../http';
@@ -20,6 +21,8 @@ export default async function Page({ params }: { params: Promise<{ test: string 
       test={test}
       results={resultsOfTest(db, user, testId)}
       figures={figuresOf(db, user, testId)}
+      otherKeys={keyVersions(db, user, testId).length > 1}
+      corrected={correctedKeys(db, user, testId)}
     />
   );
 }
