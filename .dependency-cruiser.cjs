@@ -54,7 +54,7 @@ module.exports = {
       'wire',
       'qti',
     ]),
-    ...storeys('server', ['db', 'accounts', 'library', 'roster', 'delivery', 'results', 'marking']),
+    ...storeys('server', ['db', 'accounts', 'library', 'roster', 'delivery', 'results', 'marking', 'people']),
     ...storeys('ui', ['kit', 'content', 'attempt', 'interactions', 'tools', 'player', 'entry', 'desk']),
     {
       name: 'core-is-pure',

@@ -121,6 +121,7 @@ async function answer(
   const token = sessionTokenIn(cookie ?? '');
   const signedIn = token === null ? null : userOfSession(database(), token, Date.now());
   if (token === null || !signedIn) throw new Refusal('not-signed-in', 401);
+  if (signedIn.mustChange) throw new Refusal('change-password', 403);
   const user = takerFor(database(), signedIn);
   if (!user) throw new Refusal('not-yours', 403);
   const input = way.method === 'POST' ? await read(request, way.most) : undefined;

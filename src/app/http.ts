@@ -42,10 +42,25 @@ export async function client(): Promise<{ readonly address: string; readonly sec
 export const origin = async (): Promise<string> =>
   (await headers()).get('x-able-origins')?.split(' ')[0] ?? '';
 
-/** Who is asking, for pages where one also waits to be let in: others are sent to where they belong. */
-export async function userAtDoor(...roles: Role[]): Promise<User> {
+/** Who is asking. @throws Refusal `not-signed-in`; `change-password` while a password of their own has still to be chosen */
+async function signedIn(): Promise<User> {
+  const user = await currentUser();
+  if (!user) throw new Refusal('not-signed-in', 401);
+  if (user.mustChange) throw new Refusal('change-password', 403);
+  return user;
+}
+
+/** The same, for pages: others are sent to where they sign in, or choose a password first. */
+async function pageSignedIn(): Promise<User> {
   const user = await currentUser();
   if (!user) redirect('/sign-in');
+  if (user.mustChange) redirect('/password');
+  return user;
+}
+
+/** Who is asking, for pages where one also waits to be let in: others are sent to where they belong. */
+export async function userAtDoor(...roles: Role[]): Promise<User> {
+  const user = await pageSignedIn();
   if (!roles.includes(user.role)) redirect('/');
   return user;
 }
@@ -59,8 +74,7 @@ export async function pageUser(...roles: Role[]): Promise<User> {
 
 /** A student, who may still wait to be let in; or whoever tries a test out, as who they do. @throws Refusal */
 export async function studentAtDoor(): Promise<User> {
-  const user = await currentUser();
-  if (!user) throw new Refusal('not-signed-in', 401);
+  const user = await signedIn();
   const taker = takerFor(database(), user);
   if (!taker) throw new Refusal('not-yours', 403);
   return taker;
@@ -76,15 +90,14 @@ export async function student(): Promise<User> {
 /** Whoever takes the attempt as `student` says, or may look at answers. @throws Refusal */
 export async function studentOrReader(attemptId: string): Promise<User> {
   const user = await currentUser();
-  if (!user || !actsOf(user.role).includes('mark')) return student();
+  if (!user || user.mustChange || !actsOf(user.role).includes('mark')) return student();
   const taker = takerFor(database(), user);
   return taker && isAttemptOf(database(), taker, attemptId) ? taker : user;
 }
 
 /** Whoever takes a test, for its pages: a student, or who tries it out; others are sent to where they belong. */
 export async function pageTaker(): Promise<{ readonly user: User; readonly tries: boolean }> {
-  const user = await currentUser();
-  if (!user) redirect('/sign-in');
+  const user = await pageSignedIn();
   if (user.role === 'student') return { user: await pageUser('student'), tries: false };
   const taker = takerFor(database(), user);
   if (!taker) redirect('/');
@@ -93,16 +106,14 @@ export async function pageTaker(): Promise<{ readonly user: User; readonly tries
 
 /** Who may do that; to whose, each use case asks. @throws Refusal */
 export async function whoMay(act: Act): Promise<User> {
-  const user = await currentUser();
-  if (!user) throw new Refusal('not-signed-in', 401);
+  const user = await signedIn();
   requireAct(user, act);
   return user;
 }
 
 /** Who may do that, for pages: others are sent to where they belong. */
 export async function pageUserWho(act: Act): Promise<User> {
-  const user = await currentUser();
-  if (!user) redirect('/sign-in');
+  const user = await pageSignedIn();
   if (!actsOf(user.role).includes(act)) redirect('/');
   return user;
 }
@@ -161,6 +172,22 @@ export async function withSession(
 
 const inJson = (value: unknown, status = 200): Response =>
   NextResponse.json(value, { status, headers: { 'cache-control': 'no-store' } });
+
+/** An answer that is kept as a file. @param name what it is called; left out, the browser takes the address */
+export const asFile = (
+  content: string | ReadableStream<Uint8Array>,
+  type: string,
+  { name, bytes }: { readonly name?: string; readonly bytes?: number } = {},
+): Response =>
+  new Response(content, {
+    headers: {
+      'content-type': type,
+      ...(bytes !== undefined && { 'content-length': String(bytes) }),
+      'content-disposition': name === undefined ? 'attachment' : `attachment; filename="${name}"`,
+      'cache-control': 'no-store',
+      'x-content-type-options': 'nosniff',
+    },
+  });
 
 /** Runs a use case and answers in JSON; a refusal becomes its status and code, anything else is logged and says nothing. */
 export async function answer(work: () => unknown, changes = false): Promise<Response> {

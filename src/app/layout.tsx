@@ -53,7 +53,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <Speaking language={language}>
-          <GuestProvider guest={user?.guest ?? false}>{children}</GuestProvider>
+          <GuestProvider
+            guest={user?.guest ?? false}
+            ownPassword={user !== null && !user.guest && user.room === null}
+          >
+            {children}
+          </GuestProvider>
         </Speaking>
       </body>
     </html>

@@ -28,3 +28,12 @@ export function decimalSignOf(language: string | null): DecimalSign {
     return '.';
   }
 }
+
+/** Whether a text is written as the name of a language (BCP 47), as JavaScript's own reader has it (ECMA-402, GetCanonicalLocales). */
+export function isLanguageTag(text: string): boolean {
+  try {
+    return Intl.getCanonicalLocales(text).length === 1;
+  } catch {
+    return false;
+  }
+}

@@ -37,7 +37,7 @@ const featureOf = (tool: string): string | undefined =>
   Object.keys(TOOLS).find((feature) => TOOLS[feature] === tool);
 
 /** Features that are cards of a catalog (QTI 3.0, catalog supports). */
-const SUPPORTS = new Set([
+export const SUPPORTS = [
   'glossary-on-screen',
   'keyword-translation',
   'simplified-language-portions',
@@ -50,7 +50,8 @@ const SUPPORTS = new Set([
   'keyword-emphasis',
   'item-translation',
   'encouragement',
-]);
+] as const;
+const isSupport = (name: string): boolean => (SUPPORTS as readonly string[]).includes(name);
 
 /** Faces by the names fonts go by. */
 const FONTS: Readonly<Record<Face, string>> = {
@@ -105,8 +106,8 @@ export function needsFromPnp(profile: Part): {
     const tool = own(TOOLS, one.name);
     if (tool !== undefined) tools.toolsGiven.add(tool);
     if (tool !== undefined && on) tools.toolsOn.add(tool);
-    if (SUPPORTS.has(one.name)) tools.supports.add(one.name);
-    if (tool !== undefined || SUPPORTS.has(one.name)) used.add(one);
+    if (isSupport(one.name)) tools.supports.add(one.name);
+    if (tool !== undefined || isSupport(one.name)) used.add(one);
   };
   const ids = (one: Part | undefined, into: Set<string>) => {
     if (!one) return;
@@ -177,7 +178,7 @@ export function pnpFrom(needs: AccessNeeds): Part {
   // A feature that begins switched on is one that may be used: what is only on, and not given, is ours to say.
   const begins = needs.toolsOn.filter((id) => needs.toolsGiven.includes(id));
   const first = new Set(standard(begins));
-  const may = new Set([...standard(needs.toolsGiven), ...needs.supports.filter((one) => SUPPORTS.has(one))]);
+  const may = new Set([...standard(needs.toolsGiven), ...needs.supports.filter((one) => isSupport(one))]);
   for (const one of first) may.delete(one);
   if (needs.languages.length > 0) may.delete('keyword-translation');
   if (first.size > 0)

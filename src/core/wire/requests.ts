@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { LANGUAGES } from '../languages';
 import { assignmentOptions } from '../item/options';
-import { chosenView } from '../needs';
+import { accessNeeds, chosenView } from '../needs';
 import { SCHEME_IDS } from '../view/schemes';
 import { rawResponse } from './events';
 import { PACKAGE_BYTES } from './uploads';
@@ -80,10 +80,27 @@ export const MOST_SLIPS = 500;
 /** People who get new passwords, to be handed to them. */
 export const slipsRequest = z.object({
   users: z.array(z.int().check(z.positive())).check(z.minLength(1), z.maxLength(MOST_SLIPS)),
+  /** They choose a password of their own when they sign in with the new one. */
+  change: z.optional(z.boolean()),
 });
+/** A password of one's own, with the one it replaces. */
+export const ownPasswordRequest = z.object({
+  current: z.string().check(z.minLength(1), z.maxLength(200)),
+  chosen: z.string().check(z.minLength(1), z.maxLength(1_000)),
+});
+/** What a student's tests begin with. */
+export const needsRequest = z.object({ needs: accessNeeds });
+/** Letters of a file of needs that is read. */
+export const MOST_PNP = 12_000;
+/** A file of needs (AfA PNP, as XML or JSON), to be looked at. */
+export const readNeedsRequest = z.object({ text: z.string().check(z.minLength(1), z.maxLength(MOST_PNP)) });
+/** Which session of somebody ends; null = all. */
+export const endSessionRequest = z.object({ session: z.nullable(z.string().check(z.maxLength(100))) });
 /** Letters of why somebody who supervises did something. */
 export const MOST_REASON = 300;
 const reason = z.string().check(z.trim(), z.minLength(1), z.maxLength(MOST_REASON));
+/** Somebody is erased, and why. */
+export const eraseRequest = z.object({ reason });
 /** Minutes more for a whole test, and why. */
 export const addTimeRequest = z.object({ minutes: z.int().check(z.minimum(1), z.maximum(600)), reason });
 /** A test is ended, and why. */
@@ -111,6 +128,8 @@ export const tryAnswerRequest = z.object({
 export type GiveRequest = z.input<typeof giveRequest>;
 export type AddTimeRequest = z.infer<typeof addTimeRequest>;
 export type TryRequest = z.infer<typeof tryRequest>;
+export type SlipsRequest = z.infer<typeof slipsRequest>;
+export type OwnPasswordRequest = z.infer<typeof ownPasswordRequest>;
 export type SignInRequest = z.infer<typeof signInRequest>;
 export type RoomRequest = z.infer<typeof roomRequest>;
 export type CheckRequest = z.infer<typeof checkRequest>;

@@ -52,6 +52,15 @@ export function addTrier(
 export const trierOf = (db: Db, userId: number): number | null =>
   prepared<[number], { id: number }>(db, 'SELECT id FROM users WHERE tries_for = ?').get(userId)?.id ?? null;
 
+/** Takes away every attempt of a person, with everything that hangs on it. */
+export function forgetAttempts(db: Db, userId: number): void {
+  for (const table of OF_ATTEMPTS)
+    prepared(db, `DELETE FROM ${table} WHERE attempt_id IN (SELECT id FROM attempts WHERE user_id = ?)`).run(
+      userId,
+    );
+  prepared(db, 'DELETE FROM attempts WHERE user_id = ?').run(userId);
+}
+
 /** Takes a guest away with everything they did. Nobody else: who has an account is kept. */
 export function forgetGuest(db: Db, userId: number): void {
   db.transaction(() => {
@@ -60,12 +69,7 @@ export function forgetGuest(db: Db, userId: number): void {
       'SELECT id FROM users WHERE id = ? AND guest = 1',
     ).get(userId);
     if (!guest) return;
-    for (const table of OF_ATTEMPTS)
-      prepared(
-        db,
-        `DELETE FROM ${table} WHERE attempt_id IN (SELECT id FROM attempts WHERE user_id = ?)`,
-      ).run(userId);
-    prepared(db, 'DELETE FROM attempts WHERE user_id = ?').run(userId);
+    forgetAttempts(db, userId);
     // Assignments and sessions go with their person.
     prepared(db, 'DELETE FROM users WHERE id = ?').run(userId);
   })();

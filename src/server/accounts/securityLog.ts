@@ -10,6 +10,9 @@ export type SecurityEvent =
   | 'signed-out-everywhere'
   | 'delay-lifted'
   | 'password-set'
+  | 'password-changed'
+  | 'data-handed-out'
+  | 'erased'
   | 'roster-brought';
 
 export function logSecurity(

@@ -59,7 +59,8 @@ export function userOfSession(db: Db, token: string, now: number): User | null {
     ).catch(() => undefined);
   const user = userById(db, row.user_id);
   return user && row.assignment_id !== null
-    ? { ...user, room: { assignmentId: row.assignment_id, letIn: row.let_in_at !== null } }
+    ? // Who came with a room's code has typed no password.
+      { ...user, mustChange: false, room: { assignmentId: row.assignment_id, letIn: row.let_in_at !== null } }
     : user;
 }
 
@@ -76,6 +77,11 @@ export function closeSession(db: Db, token: string): void {
 export function closeAllSessions(db: Db, userId: number): void {
   prepared(db, 'DELETE FROM sessions WHERE user_id = ?').run(userId);
   forgetGuest(db, userId);
+}
+
+/** Ends every session of a person but one. */
+export function closeOtherSessions(db: Db, userId: number, token: string): void {
+  prepared(db, 'DELETE FROM sessions WHERE user_id = ? AND token_hash <> ?').run(userId, hashOf(token));
 }
 
 /** What a session is called in the database: nobody can sign in with it. */

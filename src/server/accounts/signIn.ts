@@ -22,7 +22,7 @@ export const waitAfter = (wrong: number): number =>
   wrong < FREE_TRIES ? 0 : Math.min(LONGEST_WAIT_MS, 1_000 * 2 ** (wrong - FREE_TRIES));
 
 /** Passwords are hashed off the main thread, a few at a time; a class may wait, a flood is sent away. */
-const hashing = boundedQueue(2, 200);
+export const hashing = boundedQueue(2, 200);
 
 interface Tries {
   readonly count: number;

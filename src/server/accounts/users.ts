@@ -17,6 +17,8 @@ export interface User {
   readonly guest: boolean;
   /** Whom an adult is while trying a test out. */
   readonly tries: boolean;
+  /** Has a password that was given to them, and has to choose one of their own before anything else. */
+  readonly mustChange: boolean;
   /** Signed in with a room's code: for one assignment, and only once let in. Null for who signed in with a password. */
   readonly room: { readonly assignmentId: number; readonly letIn: boolean } | null;
 }
@@ -33,6 +35,7 @@ interface UserRow {
   language: string | null;
   guest: number;
   tries_for: number | null;
+  must_change: number;
 }
 const needsIn = ({ needs, chosen_view: chosen }: Pick<UserRow, 'needs' | 'chosen_view'>): AccessNeeds =>
   readNeeds(JSON.parse(needs), chosen === null ? null : JSON.parse(chosen));
@@ -46,6 +49,7 @@ const toUser = (row: UserRow): User => ({
   language: isLanguage(row.language) ? row.language : null,
   guest: row.guest === 1,
   tries: row.tries_for !== null,
+  mustChange: row.must_change === 1,
   room: null,
 });
 

@@ -1,4 +1,3 @@
-import { strToU8, Zip, ZipDeflate } from 'fflate';
 import { qtiResults } from '@/core/report/qtiResults';
 import { writeTable } from '@/core/table/csv';
 import type { User } from '../accounts/users';
@@ -7,6 +6,7 @@ import { prepared } from '../db/statements';
 import { anyAttempt } from '../delivery/attempts';
 import { markedSitting } from '../delivery/scores';
 import { figuresOf } from './itemStatistics';
+import { zipStream } from '../zipStream';
 import { questionRows, questionsIn, resultsOfTest } from './testResults';
 
 const minutes = (ms: number): number => Math.round(ms / 6_000) / 10;
@@ -79,42 +79,22 @@ export function figuresTable(db: Db, by: User, testId: number): string {
   );
 }
 
-const nextTurn = () => new Promise((resolve) => setImmediate(resolve));
-
 /**
- * Every attempt at a test as a QTI 3.0 Results Reporting document of its own, in one zip that is written as it is read: one attempt at a
- * time, so that whoever is answering meanwhile does not wait.
+ * Every attempt at a test as a QTI 3.0 Results Reporting document of its own, in one zip.
  * @param origin what this installation is called in the documents
  */
 export function resultsArchive(db: Db, by: User, testId: number, origin: string): ReadableStream<Uint8Array> {
   const results = resultsOfTest(db, by, testId);
-  let gone = false;
-  return new ReadableStream<Uint8Array>({
-    async start(controller) {
-      const zip = new Zip((error, piece, last) => {
-        if (gone) return;
-        if (error) controller.error(error);
-        else {
-          controller.enqueue(piece);
-          if (last) controller.close();
-        }
-      });
-      for (const { attemptId } of results) {
-        if (gone) return;
-        const file = new ZipDeflate(`${attemptId}.xml`);
-        zip.add(file);
-        file.push(strToU8(resultsDocument(db, attemptId, origin)), true);
-        await nextTurn();
-      }
-      zip.end();
-    },
-    cancel() {
-      gone = true;
-    },
-  });
+  return zipStream(
+    (function* () {
+      for (const { attemptId } of results)
+        yield { name: `${attemptId}.xml`, text: resultsDocument(db, attemptId, origin) };
+    })(),
+  );
 }
 
-function resultsDocument(db: Db, attemptId: string, origin: string): string {
+/** An attempt that is handed in as a QTI 3.0 Results Reporting document. */
+export function resultsDocument(db: Db, attemptId: string, origin: string): string {
   const attempt = anyAttempt(db, attemptId);
   const at = attempt.handed_in_at ?? attempt.begun_at;
   const person = prepared<[number], { sign_in_name: string; sourced_id: string | null }>(

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { studentsReached } from '../accounts/access';
 import { classesReached, peopleHere } from '../accounts/classes';
-import { newSlips } from '../accounts/passwords';
+import { choosePassword, newSlips } from '../accounts/passwords';
 import { openSession, userOfSession } from '../accounts/sessions';
 import { putUser, userById, userByPassword, type User } from '../accounts/users';
 import { openDatabase, type Db } from '../db/open';
@@ -161,7 +161,7 @@ test('a class that is no more reaches nobody; one that is not of the roster stay
 test('new passwords are given to others, end their sessions, and are kept nowhere in clear', async () => {
   const [wren, ulla] = [await here('wren', 'student'), await here('ulla', 'proctor')];
   const { token } = openSession(db, wren.id, NOW);
-  const [slip, other] = await newSlips(db, edda, [wren.id, ulla.id, wren.id], NOW);
+  const [slip, other] = await newSlips(db, edda, { users: [wren.id, ulla.id, wren.id] }, NOW);
   if (!slip || !other) throw new Error('no slips');
   expect(slip).toMatchObject({ displayName: 'wren', signInName: 'wren' });
   expect(slip.password).toMatch(/^[a-z]+-[a-z]+-[a-z]+-[2-9]$/);
@@ -176,7 +176,62 @@ test('new passwords are given to others, end their sessions, and are kept nowher
     [ulla, [wren.id], 'not-yours'],
     [wren, [wren.id], 'not-yours'],
   ];
-  for (const [by, ids, code] of refused) await expect(newSlips(db, by, ids, NOW)).rejects.toThrow(code);
+  for (const [by, ids, code] of refused)
+    await expect(newSlips(db, by, { users: [...ids] }, NOW)).rejects.toThrow(code);
   expect((await userByPassword(db, 'wren', slip.password))?.id).toBe(wren.id);
   expect(() => peopleHere(db, ulla)).toThrow('not-yours');
+});
+
+describe('a password of one’s own', () => {
+  const at = { address: 'here', token: '' };
+  async function slipFor(name: string, change: boolean) {
+    const { id } = await here(name, 'student');
+    const [slip] = await newSlips(db, edda, { users: [id], change }, NOW);
+    const { token } = openSession(db, id, NOW);
+    const user = userOfSession(db, token, NOW);
+    if (!slip || !user) throw new Error('no slip');
+    return { password: slip.password, user, token };
+  }
+
+  test('a slip may be for the first time only; who came with a room’s code is not asked', async () => {
+    const { password, user, token } = await slipFor('wren', true);
+    expect(user.mustChange).toBe(true);
+    await choosePassword(
+      db,
+      user,
+      { current: password, chosen: 'gulls over the pier' },
+      { ...at, token },
+      NOW,
+    );
+    expect(userOfSession(db, token, NOW)?.mustChange).toBe(false);
+    expect((await userByPassword(db, 'wren', 'gulls over the pier'))?.id).toBe(user.id);
+    expect(await userByPassword(db, 'wren', password)).toBeNull();
+    expect((await slipFor('bao', false)).user.mustChange).toBe(false);
+  });
+
+  test('whoever is signed in with the old one elsewhere is signed out', async () => {
+    const { password, user, token } = await slipFor('wren', false);
+    const elsewhere = openSession(db, user.id, NOW).token;
+    await choosePassword(
+      db,
+      user,
+      { current: password, chosen: 'gulls over the pier' },
+      { ...at, token },
+      NOW,
+    );
+    expect([token, elsewhere].map((one) => userOfSession(db, one, NOW) !== null)).toEqual([true, false]);
+  });
+
+  test('the one it replaces must be right, and the new one another that is strong enough', async () => {
+    const { password, user, token } = await slipFor('wren', false);
+    const choose = (current: string, chosen: string, by = user) =>
+      choosePassword(db, by, { current, chosen }, { ...at, token }, NOW);
+    await expect(choose('no', 'gulls over the pier')).rejects.toThrow('wrong-password');
+    for (const chosen of ['short', 'wren1234', password])
+      await expect(choose(password, chosen)).rejects.toThrow('weak-password');
+    await expect(choose(password, 'gulls over', { ...user, guest: true })).rejects.toThrow('not-yours');
+    // Guessing the old one here is slowed down as it is at signing in.
+    for (let i = 0; i < 5; i += 1) await choose('no', 'gulls over the pier').catch(() => undefined);
+    await expect(choose(password, 'gulls over the pier')).rejects.toThrow('too-many-tries');
+  });
 });

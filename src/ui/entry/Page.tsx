@@ -6,7 +6,7 @@ import { useTranslations } from 'use-intl';
 import type { NeedsLook } from '@/core/needs';
 import { PLAIN_TEXT } from '@/core/view/text';
 import { useHydrated } from '../kit/useHydrated';
-import { useIsGuest, useShownName } from '../kit/guest';
+import { useHasPassword, useIsGuest, useShownName } from '../kit/guest';
 import { Look } from '../kit/Look';
 import { Mark } from '../kit/Mark';
 import { Words } from '../kit/Words';
@@ -50,6 +50,7 @@ async function signOut(to: string): Promise<void> {
 function Bar({ name }: { name?: string }) {
   const t = useTranslations('app');
   const guest = useIsGuest();
+  const hasPassword = useHasPassword();
   const shown = useShownName(name ?? '');
   const hydrated = useHydrated();
   return (
@@ -60,6 +61,11 @@ function Bar({ name }: { name?: string }) {
       {name !== undefined && (
         <>
           <span className={styles.who}>{shown}</span>
+          {hasPassword && (
+            <Button type="text" href="/password">
+              {t('password')}
+            </Button>
+          )}
           <Button disabled={!hydrated} onClick={() => void signOut(guest ? '/practice' : '/sign-in')}>
             {t(guest ? 'endPractice' : 'signOut')}
           </Button>

@@ -37,7 +37,9 @@ export function useAsk(): Asking {
       if (answer.ok && !stays) return answer.data;
       setState({
         working: false,
-        problem: answer.ok ? null : refusals(answer.code as 'network', { seconds: answer.seconds ?? 10 }),
+        problem: answer.ok
+          ? null
+          : refusals(answer.code as 'network', { seconds: answer.seconds ?? 10, why: answer.why ?? '' }),
       });
       return answer.ok ? answer.data : null;
     },

@@ -1,7 +1,7 @@
 /** A refusal of the server as data, `network` when it did not answer. */
 export type Answer<T> =
   | { readonly ok: true; readonly data: T }
-  | { readonly ok: false; readonly code: string; readonly seconds?: number };
+  | { readonly ok: false; readonly code: string; readonly seconds?: number; readonly why?: string };
 
 /**
  * Sends JSON and never throws.
@@ -15,10 +15,14 @@ export async function post<T>(path: string, body: unknown, leaving = false): Pro
       body: JSON.stringify(body),
       keepalive: leaving,
     });
-    const data = (await response.json()) as T & { code?: string; seconds?: number };
+    const data = (await response.json()) as T & {
+      code?: string;
+      seconds?: number;
+      why?: string;
+    };
     return response.ok
       ? { ok: true, data }
-      : { ok: false, code: data.code ?? 'network', seconds: data.seconds };
+      : { ok: false, code: data.code ?? 'network', seconds: data.seconds, why: data.why };
   } catch {
     return { ok: false, code: 'network' };
   }

@@ -14,6 +14,7 @@ import { Labelled } from '../../entry/Labelled';
 import { GivenTable } from './GivenTable';
 import { Afterwards, HowTaken } from './HowTaken';
 import { useDateWords } from '../useDateWords';
+import { NeedsOf } from './NeedsOf';
 import { NO_TIMES, Times } from './Times';
 import { everyone, ToWhom, type ToWhomProps } from './ToWhom';
 import styles from './give.module.css';
@@ -32,6 +33,7 @@ export function Give({ user, given, ...form }: Props) {
       {/* What is to be changed is put into the form anew. */}
       <GiveForm key={changed?.assignmentId ?? 0} {...form} changed={changed} />
       <GivenTable given={given} onChange={setChanged} />
+      <NeedsOf students={form.students} />
     </DeskPage>
   );
 }

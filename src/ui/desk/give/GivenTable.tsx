@@ -59,6 +59,9 @@ export function GivenTable({
           >
             {t('change')}
           </Button>
+          <Button href={`/desk/people/${row.studentId}`} aria-label={t('needsOf', { student: row.student })}>
+            {t('needs')}
+          </Button>
           {row.begun ? (
             <span className={entry.soft}>{t('begun')}</span>
           ) : (

@@ -27,6 +27,7 @@ export function PeopleTable({
   const { working, problem, ask } = useAsk();
   const [role, setRole] = useState<Role | 'all'>('all');
   const [chosen, setChosen] = useState<readonly number[]>([]);
+  const [change, setChange] = useState(false);
   const [slips, setSlips] = useState<readonly Slip[] | null>(null);
   const { field, found } = useFind(t('search'), people, (one) => [
     one.displayName,
@@ -36,7 +37,7 @@ export function PeopleTable({
   const rows = found.filter((one) => role === 'all' || one.role === role);
   const may = chosen.length > 0 && chosen.length <= MOST_SLIPS;
   const make = async () => {
-    const answer = await ask<{ slips: readonly Slip[] }>('/api/users/slips', { users: chosen }, true);
+    const answer = await ask<{ slips: readonly Slip[] }>('/api/users/slips', { users: chosen, change }, true);
     if (!answer) return;
     setSlips(answer.slips);
     setChosen([]);
@@ -65,7 +66,11 @@ export function PeopleTable({
     {
       key: 'name',
       title: t('name'),
-      dataIndex: 'displayName',
+      render: (_, { id, displayName }) => (
+        <a href={`/desk/people/${id}`} aria-label={t('open', { name: displayName })}>
+          {displayName}
+        </a>
+      ),
       sorter: (a, b) => a.displayName.localeCompare(b.displayName),
     },
     {
@@ -115,6 +120,9 @@ export function PeopleTable({
         >
           {t('makeSlips', { count: chosen.length })}
         </Button>
+        <Checkbox checked={change} onChange={({ target }) => setChange(target.checked)}>
+          {t('slips.change')}
+        </Checkbox>
       </Space>
       <Table
         className={entry.table}

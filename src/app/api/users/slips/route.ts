@@ -6,7 +6,7 @@ import { database } from '@/server/db/open';
 export function POST(request: Request) {
   return answer(async () => {
     const by = await whoMay('keep-people');
-    const { users } = await body(request, slipsRequest);
-    return { slips: await newSlips(database(), by, users, Date.now()) };
+    const asked = await body(request, slipsRequest);
+    return { slips: await newSlips(database(), by, asked, Date.now()) };
   }, true);
 }

@@ -1,4 +1,4 @@
-import { answer, whoMay } from '@/app/http';
+import { answer, asFile, whoMay } from '@/app/http';
 import { database } from '@/server/db/open';
 import { exportVersion } from '@/server/library/exported';
 
@@ -7,14 +7,6 @@ export function GET(_request: Request, { params }: { params: Promise<{ id: strin
   return answer(async () => {
     const by = await whoMay('keep-library');
     const { bytes, content } = await exportVersion(database(), by, Number((await params).id));
-    return new Response(content, {
-      headers: {
-        'content-type': 'application/zip',
-        'content-length': String(bytes),
-        'content-disposition': 'attachment',
-        'cache-control': 'no-store',
-        'x-content-type-options': 'nosniff',
-      },
-    });
+    return asFile(content, 'application/zip', { bytes });
   });
 }

@@ -1,4 +1,4 @@
-import { answer, origin, whoMay } from '@/app/http';
+import { answer, asFile, origin, whoMay } from '@/app/http';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
 import { figuresTable, resultsArchive, studentsTable } from '@/server/results/exports';
@@ -9,22 +9,13 @@ export function GET(_request: Request, { params }: { params: Promise<{ id: strin
     const by = await whoMay('see-results');
     const { id, file } = await params;
     const [db, testId] = [database(), Number(id)];
-    const kept = (content: string | ReadableStream<Uint8Array>, type: string) =>
-      new Response(content, {
-        headers: {
-          'content-type': type,
-          'content-disposition': `attachment; filename="${file}"`,
-          'cache-control': 'no-store',
-          'x-content-type-options': 'nosniff',
-        },
-      });
     switch (file) {
       case 'results.csv':
-        return kept(studentsTable(db, by, testId), 'text/csv; charset=utf-8');
+        return asFile(studentsTable(db, by, testId), 'text/csv; charset=utf-8', { name: file });
       case 'questions.csv':
-        return kept(figuresTable(db, by, testId), 'text/csv; charset=utf-8');
+        return asFile(figuresTable(db, by, testId), 'text/csv; charset=utf-8', { name: file });
       case 'results.zip':
-        return kept(resultsArchive(db, by, testId, await origin()), 'application/zip');
+        return asFile(resultsArchive(db, by, testId, await origin()), 'application/zip', { name: file });
       default:
         throw new Refusal('not-found', 404);
     }
