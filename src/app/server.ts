@@ -12,6 +12,7 @@ import { readConfig, type FrontConfig } from './front/config';
 import { newNonce, securityHeaders } from './front/headers';
 import { logLine, Metrics } from './front/log';
 import { answerDirect, findDirect } from './direct';
+import { asksForLive, serveLive } from './live';
 
 /** Bytes of a request's body where nothing but a short form is sent; what is answered directly has limits of its own. */
 const MAX_BODY = 16_384;
@@ -93,6 +94,7 @@ function serverFor(config: FrontConfig, pages: ReturnType<ReturnType<typeof next
     }
     const found = findDirect(request);
     if (found) return void answerDirect(request, response, found, config.origins);
+    if (asksForLive(request)) return serveLive(request, response);
     // There are no server actions to be called; asking for one would only fill the log.
     delete request.headers['next-action'];
     // What the pages may believe of who asks: said by us, whatever was sent under these names.

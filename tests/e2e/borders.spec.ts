@@ -19,6 +19,7 @@ const DIRECT: Readonly<Record<string, 'GET' | 'POST'>> = {
   '/api/attempts/[id]/content': 'GET',
   '/api/attempts/[id]/hand-in': 'POST',
   '/api/assignments/[id]/begin': 'POST',
+  '/api/desk/live': 'GET',
 };
 const ROUTES = [
   ...routesOf('src/app'),
@@ -306,6 +307,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/attempts/[id]/start': 'take',
   '/api/attempts/[id]/stop': 'take',
   '/api/attempts/[id]/unlock': 'supervise',
+  '/api/desk/live': 'supervise',
   '/api/dictionaries/[language]': 'anyone',
   '/api/language': 'anyone',
   '/api/library/[id]/delete': 'keep-library',
@@ -339,7 +341,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/users/slips': 'keep-people',
 };
 const ASKED_WITH_GET =
-  /(assets\/\[\.\.\.path\]|standing|content|sealed|dictionaries\/\[language\]|export\/\[file\])$/;
+  /(assets\/\[\.\.\.path\]|standing|desk\/live|content|sealed|dictionaries\/\[language\]|export\/\[file\])$/;
 
 test('whoever has not the right to something is refused it, role by role and route by route', async ({
   ownApp: app,

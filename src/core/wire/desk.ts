@@ -65,6 +65,15 @@ export interface ClassRow {
   readonly silentFor: number | null;
 }
 
+/** What is new of the students somebody supervises, since they were told last. */
+export interface LiveNews {
+  readonly changed: readonly ClassRow[];
+  /** Assignments that are not theirs to see any more. */
+  readonly gone: readonly number[];
+  /** Something beside them has changed (rooms, who must wait): the page is to be looked at again. */
+  readonly look: boolean;
+}
+
 /** What is written down of supervising. */
 export type SupervisionDone =
   | 'let-in'

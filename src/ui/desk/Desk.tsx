@@ -2,8 +2,7 @@
 
 import type { ClassRow, DeskUser } from '@/core/wire/desk';
 import { Table, type TableColumnsType } from 'antd';
-import { useRouter } from 'next/navigation';
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
 import { useTranslations } from 'use-intl';
 import entry from '../entry/entry.module.css';
 import { useFocusKept } from '../kit/useFocusKept';
@@ -11,10 +10,9 @@ import { usePointsWords } from '../entry/usePointsWords';
 import { DeskPage } from './DeskPage';
 import { Rooms, type RoomsProps } from './Rooms';
 import { SigningIn, type SigningInProps } from './SigningIn';
+import { useLive } from './useLive';
 import { Ways, WaysForAll } from './Ways';
 
-/** The desk looks again after so long, in milliseconds. */
-const LOOK_AGAIN_MS = 10_000;
 /** A page gives a sign of life every few seconds; this long without one is told, in milliseconds. */
 const SILENT_MS = 60_000;
 
@@ -41,21 +39,20 @@ export function Desk({
   );
 }
 
-function DeskTable({ rows, rooms }: { readonly rows: readonly ClassRow[]; readonly rooms: RoomsProps }) {
+function DeskTable({
+  rows: first,
+  rooms,
+}: {
+  readonly rows: readonly ClassRow[];
+  readonly rooms: RoomsProps;
+}) {
   const t = useTranslations('desk');
   const words = usePointsWords();
   const notices = useNotices();
-  const router = useRouter();
   const tableRef = useRef<HTMLDivElement>(null);
   // Whoever was let in is done with: the focus goes to who is next.
   useFocusKept(tableRef);
-  useEffect(() => {
-    const timer = setInterval(
-      () => document.visibilityState === 'visible' && router.refresh(),
-      LOOK_AGAIN_MS,
-    );
-    return () => clearInterval(timer);
-  }, [router]);
+  const { rows, live } = useLive(first, tableRef);
   const columns: TableColumnsType<ClassRow> = [
     {
       key: 'student',
@@ -98,7 +95,7 @@ function DeskTable({ rows, rooms }: { readonly rows: readonly ClassRow[]; readon
     <>
       <h1>{t('title')}</h1>
       <p className={entry.soft}>
-        {t('text')} <a href="/desk/log">{t('log.title')}</a>
+        {t('text')} {live !== null && t(live ? 'live.on' : 'live.off')} <a href="/desk/log">{t('log.title')}</a>
       </p>
       <Rooms {...rooms} />
       <div ref={tableRef} tabIndex={-1}>
