@@ -1,20 +1,9 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
 import { SCHOOL } from '../../src/server/roster/testRoster';
 import { BENCHMARK, EVERY_KIND, expect, linkTo, signIn, signInByHand, test, wear, WORKSHOP } from './app';
 import { expectAccessible, expectAccessibleWorn } from './axe';
-
-/** Opens a list by keys, types what is sought, and takes what fits first. */
-async function choose(page: Page, label: string, sought: string): Promise<void> {
-  await page.getByRole('combobox', { name: label, exact: true }).focus();
-  await page.keyboard.type(sought);
-  await expect(page.locator('.ant-select-dropdown:visible .ant-select-item-option-active')).toContainText(
-    sought,
-  );
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Escape');
-}
+import { choose } from './lists';
 
 test('a test is given to a student for later, found there, changed, and taken back', async ({
   page,
@@ -232,7 +221,9 @@ test('the pages of the desk pass axe in every scheme, at 200 per cent, and on a 
     'UPDATE users SET ended_at = 1 WHERE id IN (SELECT id FROM users WHERE password_hash IS NULL LIMIT 36)',
   );
   await signIn(page, app, 'edda');
-  const [one] = app.query<{ id: string; test_id: number }>('SELECT id, test_id FROM attempts LIMIT 1');
+  const [one] = app.query<{ id: string; test_id: number; user_id: number }>(
+    'SELECT id, test_id, user_id FROM attempts LIMIT 1',
+  );
   const pages = {
     supervise: '/desk',
     giving: '/desk/give',
@@ -243,6 +234,8 @@ test('the pages of the desk pass axe in every scheme, at 200 per cent, and on a 
     'a test of the library': `/desk/library/${one?.test_id}`,
     'a question of the library': `/desk/library/${one?.test_id}/reading-1`,
     people: '/desk/people',
+    'a person': `/desk/people/${one?.user_id}`,
+    'scoring again': `/desk/results/${one?.test_id}/rescore`,
   };
   for (const [name, path] of Object.entries(pages)) {
     await page.goto(app.url + path);

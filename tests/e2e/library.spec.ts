@@ -1,23 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { unzipSync, zipSync } from 'fflate';
+import { unzipSync } from 'fflate';
 import { filesAt } from '../../src/server/library/files';
 import { choice, CHOICES } from './answers';
 import { askToHandIn, BENCHMARK, CROSSING, EVERY_KIND, expect, ready, signInByHand, test } from './app';
 import { expectAccessible } from './axe';
-
-/** The benchmark as another version: with one word changed, and a script that is set aside. */
-function anotherVersion(): Buffer {
-  const files = filesAt('content/skerry-sound-grade-6');
-  const entries = Object.fromEntries([...files.paths].map((path) => [path, files.read(path)]));
-  const change = (path: string, from: string, to: string) => {
-    const text = new TextDecoder().decode(entries[path]);
-    expect(text).toContain(from);
-    entries[path] = new TextEncoder().encode(text.replace(from, to));
-  };
-  change('items/reading-1.xml', '<qti-value>B</qti-value>', '<qti-value>A</qti-value>');
-  change('items/reading-3.xml', '</qti-item-body>', '<p onclick="x()">See?</p></qti-item-body>');
-  return Buffer.from(zipSync(entries));
-}
+import { anotherVersion } from './packages';
 
 test('a package is sent, looked at and brought; its questions are tried and scored, and it is written out again', async ({
   page,

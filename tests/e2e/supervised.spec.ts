@@ -374,3 +374,25 @@ test('more time, and the end: each for a reason, heard of by the student, and wr
   await expectAccessible(proctor, 'what was done');
   await proctor.context().close();
 });
+
+test('the desk is told as it happens; without that it says so and looks again', async ({ page, app }) => {
+  give(app, {});
+  const proctor = await desk(page, app);
+  await expect(proctor.getByText('Live: what changes shows here at once.')).toBeVisible();
+  // Nothing is looked at again: what comes, comes by itself.
+  const asked: string[] = [];
+  proctor.on('request', (request) => asked.push(request.url()));
+  await startTest(page, app);
+  await ready(page);
+  await choice(page, CHOICES[1][0]).click();
+  await saved(page);
+  await expect(line(proctor, 'Wren Halloran')).toContainText(/1 of \d+ answered/);
+  await expect(line(proctor, 'Wren Halloran')).toContainText('at question 1');
+  expect(asked.filter((url) => url.includes('/desk'))).toEqual([]);
+  await proctor.route('**/api/desk/live', (route) => route.abort());
+  await proctor.reload();
+  await expect(
+    proctor.getByText('No live connection: this page looks again every 10 seconds.'),
+  ).toBeVisible();
+  await proctor.context().close();
+});

@@ -95,7 +95,8 @@ function DeskTable({
     <>
       <h1>{t('title')}</h1>
       <p className={entry.soft}>
-        {t('text')} {live !== null && t(live ? 'live.on' : 'live.off')} <a href="/desk/log">{t('log.title')}</a>
+        {t('text')} {live !== null && t(live ? 'live.on' : 'live.off')}{' '}
+        <a href="/desk/log">{t('log.title')}</a>
       </p>
       <Rooms {...rooms} />
       <div ref={tableRef} tabIndex={-1}>

@@ -50,6 +50,13 @@ function Choose({ signInName, must }: Omit<Props, 'name' | 'needs'>) {
       ) : (
         <PasswordForm signInName={signInName} must={must} onDone={() => setDone(true)} />
       )}
+      {!must && !done && (
+        <p className={styles.other}>
+          <Button type="link" size="large" href="/" block>
+            {t('back')}
+          </Button>
+        </p>
+      )}
     </section>
   );
 }

@@ -60,6 +60,7 @@ function LookFields({ needs, onChange }: Props) {
           <Select<SchemeId | typeof OWN>
             id={id}
             size="large"
+            showSearch={{ optionFilterProp: 'label' }}
             value={needs.own ? OWN : needs.scheme}
             onChange={(scheme) => scheme !== OWN && change({ scheme, own: null })}
             options={[
@@ -93,17 +94,19 @@ function LookFields({ needs, onChange }: Props) {
           />
         )}
       </Labelled>
-      <Checkbox
-        checked={isSpaced}
-        onChange={({ target }) =>
-          change({ text: target.checked ? spaced : { ...text, leading, letters, words, paragraphs } })
-        }
-      >
-        {t('spaced')}
-      </Checkbox>
-      <Checkbox checked={needs.inverted} onChange={({ target }) => change({ inverted: target.checked })}>
-        {t('inverted')}
-      </Checkbox>
+      <div className={styles.checks}>
+        <Checkbox
+          checked={isSpaced}
+          onChange={({ target }) =>
+            change({ text: target.checked ? spaced : { ...text, leading, letters, words, paragraphs } })
+          }
+        >
+          {t('spaced')}
+        </Checkbox>
+        <Checkbox checked={needs.inverted} onChange={({ target }) => change({ inverted: target.checked })}>
+          {t('inverted')}
+        </Checkbox>
+      </div>
     </>
   );
 }
@@ -130,7 +133,8 @@ function HelpFields({ needs, onChange }: Props) {
           onChange={choose}
           showSearch={{ optionFilterProp: 'label' }}
           options={[...options]}
-          tokenSeparators={[',', ' ']}
+          // Codes of languages may be typed one after the other; names of tools have spaces in them.
+          tokenSeparators={mode === 'tags' ? [',', ' '] : []}
         />
       )}
     </Labelled>

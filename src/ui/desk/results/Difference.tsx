@@ -101,7 +101,7 @@ function Students({ rows }: { readonly rows: readonly RescoredStudent[] }) {
         className={entry.table}
         columns={columns}
         dataSource={rows.map((row) => ({ ...row, key: row.attemptId }))}
-        pagination={rows.length > 25 ? { pageSize: 25, showSizeChanger: false } : false}
+        pagination={rows.length > 10 ? { pageSize: 10, showSizeChanger: false } : false}
         scroll={{ x: 'max-content' }}
         showSorterTooltip={false}
       />
