@@ -2,7 +2,7 @@
 
 import { Checkbox, Select } from 'antd';
 import { useTranslations } from 'use-intl';
-import type { AccessNeeds } from '@/core/needs';
+import { NO_NEEDS, type AccessNeeds } from '@/core/needs';
 import { SUPPORTS } from '@/core/needs/pnp';
 import { SCHEME_IDS, type SchemeId } from '@/core/view/schemes';
 import { FACES, PLAIN_TEXT, WIDE_SPACING, type Face } from '@/core/view/text';
@@ -20,7 +20,11 @@ const SIZES = [1, 1.25, 1.5, 1.75, 2, 2.5, 3, 4] as const;
 /** What a scheme's list says while two colors of the student's own stand in its place. */
 const OWN = 'own';
 const GIVEN = TOOLS.filter(({ access }) => access === 'asked-for' || typeof access === 'object');
-const BEGIN_ON = TOOLS.filter(({ access }) => access !== 'with-cards');
+/** Those that can begin switched on: what a need changes nothing of is not offered. */
+const BEGIN_ON = TOOLS.filter(({ id, state }) => {
+  const begins = (toolsOn: string[]) => JSON.stringify(state.initial({ ...NO_NEEDS, toolsOn }));
+  return begins([id]) !== begins([]);
+});
 
 /** Each need in a field of its own. */
 export function NeedsFields({ needs, onChange }: Props) {
