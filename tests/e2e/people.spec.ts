@@ -27,7 +27,8 @@ test('a teacher sets a student’s needs by hand and from a file; the test begin
 }) => {
   await signInByHand(page, app, 'petra');
   await page.getByRole('link', { name: 'Give tests' }).click();
-  await page.getByRole('link', { name: 'Needs: Wren Halloran' }).first().press('Enter');
+  await choose(page, 'Student', 'Wren Halloran');
+  await page.getByRole('link', { name: 'Open the needs' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Wren Halloran' })).toBeVisible();
   await expectAccessible(page, 'needs of a student');
   // A teacher sees nothing of who is signed in where, and erases nobody.
