@@ -1,5 +1,7 @@
 // What Next does not build: the server as plain JavaScript (what `npm start` runs, with nothing to translate while it starts), and the
-// service worker.
+// service worker, and what runs in the frame of a portable custom interaction.
+import { readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { build } from 'esbuild';
 
 await build({
@@ -33,3 +35,22 @@ await build({
   define: { 'process.env.NODE_ENV': '"production"' },
   logLevel: 'warning',
 });
+
+// Behind RequireJS in one file: a frame fetches nothing.
+const [frame] = (
+  await build({
+    entryPoints: ['src/ui/interactions/portable-custom/frame.ts'],
+    bundle: true,
+    write: false,
+    platform: 'browser',
+    target: 'es2022',
+    format: 'iife',
+    minify: true,
+    logLevel: 'warning',
+  })
+).outputFiles;
+const require = createRequire(import.meta.url);
+writeFileSync(
+  'public/portable-frame.js',
+  `${readFileSync(require.resolve('requirejs/require.js'), 'utf8')}\n${frame.text}`,
+);

@@ -110,5 +110,8 @@ export const DEMO_PRACTICE: Readonly<Record<string, { readonly grade: string; re
   'skerry-sound-crossing': { grade: '6', subject: 'Science' },
 };
 
+/** What of the demo is in the library alone, given to nobody yet, by folder in content/. */
+export const DEMO_NOT_GIVEN: ReadonlySet<string> = new Set(['skerry-sound-instruments']);
+
 /** The test that the other class has taken. */
 export const DEMO_BENCHMARK = 'skerry-sound-grade-6';

@@ -11,7 +11,7 @@ import { filesAt } from '@/server/library/files';
 import { importPackage, loadTest } from '@/server/library/library';
 import { stop } from './arguments';
 import { DEMO_OTHER_CLASS, takeTogether } from './demoClass';
-import { DEMO_BENCHMARK, DEMO_CLASS, DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
+import { DEMO_BENCHMARK, DEMO_CLASS, DEMO_NOT_GIVEN, DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
 
 /** Fills the database with the demo: every package in content/ through the real importer, and in an empty one people and assignments. */
 async function main(): Promise<void> {
@@ -28,7 +28,7 @@ async function main(): Promise<void> {
         ? `imported ${name}: ${imported.content.items.size} items, ${imported.content.tests.length} tests\n`
         : `${name} is here as it is\n`,
     );
-    testIds.push(...imported.testIds);
+    if (!DEMO_NOT_GIVEN.has(name)) testIds.push(...imported.testIds);
     for (const testId of imported.testIds) {
       const offer = DEMO_PRACTICE[name];
       if (offer) offerForPractice(db, testId, offer);

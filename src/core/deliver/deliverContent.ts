@@ -129,7 +129,8 @@ function offered(list: readonly Offer[], view: ContentView): readonly Offer[] {
 function deliverInteraction(interaction: InteractionModel, view: ContentView): InteractionModel {
   const kind = interactionOf(interaction.type);
   const inner = (content: Content) => deliverContent(content, view);
-  const shown = kind?.mapContents?.(interaction, inner) ?? interaction;
+  const valued = kind?.valued?.(interaction, (name) => valueOf(view, name)) ?? interaction;
+  const shown = kind?.mapContents?.(valued, inner) ?? valued;
   const mixes = 'shuffle' in shown && shown.shuffle;
   const lists = new Map<string, unknown>(Object.entries(shown));
   const changed = (kind?.offers ?? []).map((name) => {

@@ -18,6 +18,7 @@ import { media } from './media';
 import { numberLine } from './number-line';
 import { order } from './order';
 import { partition } from './partition';
+import { portableCustom } from './portable-custom';
 import { positionObject } from './position-object';
 import { selectPoint } from './select-point';
 import { slider } from './slider';
@@ -54,6 +55,7 @@ export const INTERACTIONS: readonly InteractionKind[] = [
   partition,
   tallyPlot,
   cellGrid,
+  portableCustom,
 ];
 
 const byType = new Map<string, InteractionKind>(INTERACTIONS.map((one) => [one.type, one]));

@@ -18,6 +18,7 @@ import { mediaReader } from './media/read';
 import { numberLineReader } from './number-line/read';
 import { orderReader } from './order/read';
 import { partitionReader } from './partition/read';
+import { portableCustomReader } from './portable-custom/read';
 import { positionObjectReader } from './position-object/read';
 import { selectPointReader } from './select-point/read';
 import { sliderReader } from './slider/read';
@@ -54,6 +55,7 @@ export const READERS: readonly InteractionReader[] = [
   partitionReader,
   tallyPlotReader,
   cellGridReader,
+  portableCustomReader,
 ];
 
 const byElement = new Map(READERS.map((one) => [one.element, one]));

@@ -22,6 +22,8 @@ export interface ReadContext {
   readonly parent: XmlElement | undefined;
   /** A path in the package for a path written in this file. */
   asset(href: string): string;
+  /** A file of the package as text; null where there is none. Nothing is reported. */
+  source(href: string): string | null;
 }
 
 /** How one interaction is read from XML: on the server and the command line only, never in a student's browser. */

@@ -1,6 +1,7 @@
 import type { Content } from '../content/content';
 import type { InteractionBase, InteractionModel, ResponseShape } from '../content/interaction';
 import type { RawResponse } from '../content/response';
+import type { Value } from '../content/value';
 
 export type { InteractionBase, InteractionModel, ResponseShape };
 
@@ -42,6 +43,8 @@ export interface InteractionKind<Model extends InteractionBase = InteractionMode
   readonly shuffles?: readonly (keyof Model & string)[];
   /** The model with every content it holds (besides the prompt) changed; absent where it holds none. */
   mapContents?(model: Model, change: (content: Content) => Content): Model;
+  /** The model with the values that template variables have in an attempt; absent where it shows none. */
+  valued?(model: Model, valueOf: (name: string) => Value): Model;
   /** Whether this one is no part of how far the answer is: a hint to ask for, a sound to hear. */
   optional?(model: Model): boolean;
   /** Its response says what happened, not what was answered: undo and starting over leave it alone, a limit stays a limit. */

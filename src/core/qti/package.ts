@@ -142,6 +142,12 @@ class PackageReader {
         const page = path === null ? null : this.pageAt(path);
         return path === null || page === null ? null : { path, title: page.title };
       },
+      source: (href) => {
+        const path = resolvePath(file, href);
+        return path === null || !this.files.paths.has(path)
+          ? null
+          : new TextDecoder().decode(this.files.read(path));
+      },
       document: (href, line) => this.documentAt(file, href, line),
       styles: (href, line) => {
         const path = resolvePath(file, href);

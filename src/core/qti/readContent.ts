@@ -14,9 +14,14 @@ export interface ContentSettings {
   readonly names?: ReadonlySet<string>;
   /** A package path for a path written in this file; reports what is missing or leads outside. */
   asset(href: string, line: number): string | null;
+  /** A file of the package as text, for programs; null where there is none. Absent where nothing runs. */
+  source?(href: string): string | null;
   /** A page or a PDF of the package that a link leads to; null where it leads to none. Absent where links lead nowhere. */
   document?(href: string, line: number): string | null;
 }
+
+/** What the names of our own interactions begin with (items.md). */
+const OURS = 'urn:able-compass:';
 
 type InteractionNode = Extract<ContentNode, { kind: 'interaction' }>;
 
@@ -257,7 +262,10 @@ export class ContentReader {
   private interaction(element: XmlElement, parent?: XmlElement): InteractionNode[] {
     const { report, shapes } = this.settings;
     const custom = element.attributes['custom-interaction-type-identifier'];
-    const definition = readerFor(custom ?? element.name);
+    // One of ours by its own name; any other custom one by the element.
+    const definition =
+      readerFor(custom ?? element.name) ??
+      (custom?.startsWith(OURS) === true ? undefined : readerFor(element.name));
     if (!definition) {
       report.error(
         'unsupported-interaction',
@@ -294,6 +302,7 @@ export class ContentReader {
       parent,
       content: (child) => this.children(child),
       asset: (href) => this.settings.asset(href, element.line) ?? '',
+      source: (href) => this.settings.source?.(href) ?? null,
     };
     const prompt = childOf(element, 'qti-prompt');
     const interaction = {

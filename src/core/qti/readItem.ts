@@ -28,6 +28,8 @@ export interface FileContext {
   page(href: string, line: number): { readonly path: string; readonly title: string } | null;
   /** The rules of a style sheet; none (and reported) when it is not there. */
   styles(href: string, line: number): readonly StyleRule[];
+  /** A file as text, for the program of a portable custom interaction; null where it is not there. Nothing is reported. */
+  source(href: string): string | null;
   /** The path of a page or a PDF that a link leads to; null (and reported) when it is not there or cannot be read. */
   document(href: string, line: number): string | null;
 }
@@ -102,6 +104,7 @@ export function readItem(root: XmlElement, context: FileContext): Item | null {
       'numAttempts',
     ]),
     asset: (href, line) => context.asset(href, line),
+    source: (href) => context.source(href),
     document: (href, line) => context.document(href, line),
   });
   const body = childOf(root, 'qti-item-body');

@@ -11,7 +11,11 @@ export const filesFrom = (sources: Readonly<Record<string, string>>): PackageFil
 });
 
 /** Reads an item from a fragment, for tests: declarations, body and processing inside a `qti-assessment-item`. */
-export function itemFrom(inside: string, attributes = ''): { item: Item; problems: Problem[] } {
+export function itemFrom(
+  inside: string,
+  attributes = '',
+  sources: Readonly<Record<string, string>> = {},
+): { item: Item; problems: Problem[] } {
   const problems: Problem[] = [];
   const root = parseXml(
     `<qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="test" title="Test" ${attributes}>${inside}</qti-assessment-item>`,
@@ -21,6 +25,7 @@ export function itemFrom(inside: string, attributes = ''): { item: Item; problem
     asset: (href) => href,
     pdf: (href) => href,
     document: (href) => href,
+    source: (href) => sources[href] ?? null,
     styles: () => [],
     stimulus: (_href, identifier) => identifier,
     page: (path) => ({ path, title: '' }),

@@ -35,3 +35,6 @@ function write(node: XmlNode, around: string): string {
  */
 export const writeXml = (root: XmlElement): string =>
   `<?xml version="1.0" encoding="UTF-8"?>\n${write(root, '')}\n`;
+
+/** An element as text without a declaration: a piece of another document. */
+export const writeMarkup = (root: XmlElement): string => write(root, '');

@@ -18,6 +18,7 @@ import { mediaView } from './media';
 import { numberLineView } from './number-line';
 import { orderView } from './order';
 import { partitionView } from './partition';
+import { portableCustomView } from './portable-custom';
 import { positionObjectView } from './position-object';
 import { selectPointView } from './select-point';
 import { sliderView } from './slider';
@@ -56,6 +57,7 @@ const VIEWS: readonly InteractionView[] = [
   partitionView,
   tallyPlotView,
   cellGridView,
+  portableCustomView,
 ];
 
 const byType: Readonly<Partial<Record<string, InteractionView>>> = Object.fromEntries(

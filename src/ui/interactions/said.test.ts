@@ -21,6 +21,7 @@ function item(name: string) {
     pdf: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: () => null,
+    source: () => null,
     document: () => null,
     styles: () => [],
   });
@@ -135,6 +136,7 @@ test('a part with one answer says it without a number', () => {
     pdf: (href) => href,
     stimulus: (_href, identifier) => identifier,
     page: () => null,
+    source: () => null,
     document: () => null,
     styles: () => [],
   });

@@ -32,6 +32,8 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
   readonly mate?: (model: InteractionModel) => ReactNode;
   /** Whether the student would rather type maths as text, kept for the test; absent where nothing is kept. */
   readonly typing?: { readonly on: boolean; readonly set: (on: boolean) => void };
+  /** What a program of a package keeps of itself, as text; absent where nothing is kept. */
+  readonly ownState?: { readonly value: string | null; readonly set: (value: string) => void };
   /** Ends this try at the question and has it checked; absent where nothing is checked on the way. */
   readonly endTry?: () => void;
 }

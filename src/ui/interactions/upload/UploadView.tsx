@@ -13,14 +13,9 @@ import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './upload.module.css';
 import { Button } from '../../kit/Button';
+import { dataUrlOf } from '../../kit/dataUrl';
 
-const readAsBase64 = (file: File): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve((reader.result as string).split(',')[1] ?? '');
-    reader.onerror = () => reject(reader.error ?? new Error('the file could not be read'));
-    reader.readAsDataURL(file);
-  });
+const readAsBase64 = async (file: File): Promise<string> => (await dataUrlOf(file)).split(',')[1] ?? '';
 
 const KINDS = {
   'image/*': 'picture',

@@ -17,10 +17,16 @@ import { Vocabulary } from '../../interactions/Vocabulary';
 import { CHOICE_MARKS } from '../../tools';
 import { useIsHere } from '../../tools/useIsHere';
 import { useGestures } from '../../attempt/gestures';
-import { useAttempt, useKept, usePlayer } from '../../attempt/PlayerContext';
+import { useAttempt, useKept, useKeptAt, usePlayer } from '../../attempt/PlayerContext';
 
 /** How the student writes maths. */
 const WRITING = { schema: z.object({ typed: z.boolean() }), initial: () => ({ typed: false }) };
+
+/** What programs of a package keep of themselves at a question, by response. */
+const PROGRAM = {
+  schema: z.object({ states: z.record(z.string(), z.string()) }),
+  initial: () => ({ states: {} }),
+};
 
 /** Binds one interaction to the attempt: what was answered goes in, what is answered comes out as an event. */
 function InteractionHost({
@@ -39,6 +45,7 @@ function InteractionHost({
   const goesOn = useGestures();
   const isHere = useIsHere(item.ref);
   const [{ typed }, keepWriting] = useKept('writing', WRITING);
+  const [{ states }, keepState] = useKeptAt('portable', item.ref, PROGRAM);
   const { responseIdentifier } = model;
   const response = useAttempt((state) => own(itemOf(state, item.ref).responses, responseIdentifier) ?? null);
   const closed = useAttempt((state) => isClosed(state, item.ref));
@@ -65,6 +72,10 @@ function InteractionHost({
       announce={announce}
       readOnly={closed}
       struck={struck}
+      ownState={{
+        value: own(states, responseIdentifier) ?? null,
+        set: (value) => keepState({ states: { ...states, [responseIdentifier]: value } }),
+      }}
       typing={{ on: typed, set: (on) => keepWriting({ typed: on }) }}
       choiceMark={(mark) =>
         CHOICE_MARKS.filter(({ tool }) => isHere(tool)).map(({ tool, Mark }) => (

@@ -1,0 +1,123 @@
+import type { Page } from '@playwright/test';
+import { askToHandIn, expect, ready, saved, signIn, test, type App } from './app';
+import { expectAccessible } from './axe';
+
+const INSTRUMENTS = 'Skerry Sound instruments';
+const frameOf = (page: Page) => page.frameLocator('iframe[sandbox]');
+
+/** Opens the test of somebody else's interactions, tried out by a teacher. */
+async function open(page: Page, app: App): Promise<void> {
+  await signIn(page, app, 'petra');
+  const [test] = app.query<{ id: number }>('SELECT id FROM tests WHERE title = ?', INSTRUMENTS);
+  const answer = await page.request.post(`${app.url}/api/tests/${test?.id}/try`, {
+    headers: { origin: app.url },
+    data: { student: null, scheme: null, magnification: null },
+  });
+  const { attemptId } = (await answer.json()) as { attemptId: string };
+  await page.goto(`${app.url}/attempts/${attemptId}`);
+  await ready(page);
+}
+const level = (page: Page) => frameOf(page).getByRole('slider', { name: 'Level of the gauge' });
+
+test('somebody else’s interaction runs in a frame: by pointer and keys, taken back, begun anew, left and come back to, and scored', async ({
+  page,
+  app,
+}) => {
+  await open(page, app);
+  const low = Number(await level(page).getAttribute('aria-valuenow'));
+  expect(low).toBeGreaterThanOrEqual(4);
+  await expectAccessible(page, 'a portable custom interaction');
+  await frameOf(page).getByRole('button', { name: 'Higher' }).click();
+  await level(page).press('ArrowUp');
+  await expect(level(page)).toHaveAttribute('aria-valuenow', String(low + 2));
+  await saved(page);
+  await expect(page.getByText('done', { exact: true })).toBeVisible();
+  // What is around it changes it too.
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(level(page)).toHaveAttribute('aria-valuenow', String(low));
+  await frameOf(page).getByRole('button', { name: 'Higher' }).press('Enter');
+  await saved(page);
+  // Keys of the page work in the frame too.
+  await level(page).press('Alt+ArrowRight');
+  await page.reload();
+  await ready(page);
+  await expect(level(page)).toHaveAttribute('aria-valuenow', String(low + 1));
+
+  await page.getByRole('button', { name: /^Next/ }).click();
+  for (const flash of ['Long flash', 'Short flash', 'Short flash'])
+    await frameOf(page).getByRole('button', { name: flash }).click();
+  await expect(frameOf(page).getByRole('listitem')).toHaveCount(3);
+  await saved(page);
+  await askToHandIn(page);
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Hand in/ })
+    .click();
+  await expect(page.getByText('1 of 2 points')).toBeVisible();
+  // Looked at again it shows what was answered, and takes nothing more.
+  await page
+    .getByRole('link', { name: /answers/i })
+    .first()
+    .click();
+  await expect(frameOf(page).first().getByRole('slider')).toHaveAttribute('aria-valuenow', String(low + 1));
+});
+
+test('a program reaches nothing: not the page, not the network, not another address; one that fails says so kindly', async ({
+  page,
+  app,
+}) => {
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(request.url()));
+  /** Does everything it must not, and answers with what came of it. */
+  const attack = `define(['qtiCustomInteractionContext'], function (context) {
+    context.register({ typeIdentifier: 'urn:skerry-sound:tide-gauge', getInstance: function (dom, configuration) {
+      var done = [];
+      function tries(name, work) { try { work(); done.push(name); } catch (error) { /* as it should be */ } }
+      tries('parent', function () { return parent.document.title; });
+      tries('storage', function () { return localStorage.length; });
+      tries('cookie', function () { return document.cookie; });
+      tries('top', function () { top.location.href = 'https://elsewhere.test/top'; });
+      tries('eval', function () { return eval('1'); });
+      fetch('/api/my-view').then(function () { done.push('fetch'); }, function () {});
+      fetch('https://elsewhere.test/x').then(function () { done.push('fetch elsewhere'); }, function () {});
+      new Image().src = 'https://elsewhere.test/image';
+      navigator.sendBeacon && tries('beacon', function () { if (navigator.sendBeacon('https://elsewhere.test/b', 'x')) return; throw 0; });
+      var link = document.createElement('a'); link.href = 'https://elsewhere.test/link'; link.target = '_blank'; dom.append(link); link.click();
+      var said = document.createElement('p'); dom.append(said);
+      setTimeout(function () { said.textContent = 'tried: ' + done.join(', '); }, 1500);
+      setTimeout(function () { location.href = 'https://elsewhere.test/self'; }, 2500);
+      configuration.onready({ getResponse: function () { return { base: { integer: 'not a number' } }; }, getState: function () { return ''; } });
+    } });
+  });`;
+  let program = attack;
+  await page.route('**/api/attempts/*/content', async (route) => {
+    const response = await route.fetch();
+    const text = (await response.text()).replace(
+      /("id":"gauge","source":)"(?:[^"\\]|\\.)*"/,
+      (_all, before: string) => before + JSON.stringify(program),
+    );
+    await route.fulfill({ response, body: text });
+  });
+  await open(page, app);
+  await expect(frameOf(page).getByText(/^tried:/)).toBeVisible();
+  expect(
+    await frameOf(page)
+      .getByText(/^tried:/)
+      .textContent(),
+  ).toMatch(/^tried: (beacon)?$/);
+  await page.waitForTimeout(1_500);
+  expect(asked.filter((url) => url.includes('elsewhere.test'))).toEqual([]);
+  expect(new URL(page.url()).pathname).toMatch(/^\/attempts\//);
+  // What it says is no answer.
+  expect(app.query("SELECT value FROM responses WHERE value LIKE '%not a number%'")).toEqual([]);
+
+  program = `define(['not-there'], function () {});`;
+  await page.reload();
+  await ready(page);
+  await expect(page.getByText('This question cannot be shown here.', { exact: false })).toBeVisible();
+  await expectAccessible(page, 'a program that failed');
+  // The rest of the test goes on.
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await frameOf(page).getByRole('button', { name: 'Long flash' }).click();
+  await saved(page);
+});
