@@ -49,7 +49,7 @@ define(['qtiCustomInteractionContext', 'water'], function (context, water) {
       }
       gauge.addEventListener('keydown', function (event) {
         var by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 5, PageDown: -5 }[event.key];
-        if (by === undefined) return;
+        if (by === undefined || event.altKey || event.ctrlKey || event.metaKey) return;
         event.preventDefault();
         move(by);
       });

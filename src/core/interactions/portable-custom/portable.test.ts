@@ -13,7 +13,7 @@ const SOURCES = {
   'modules/paths.json': '{ "paths": { "water": ["https://elsewhere.test/water", "modules/water"] } }',
   'modules/odd.json': 'var paths = 1;',
 };
-const module = (id: string, path: string, more = '') =>
+const moduleAt = (id: string, path: string, more = '') =>
   `<qti-interaction-module id="${id}" primary-path="${path}" ${more}/>`;
 const item = (inside: string, attributes = 'module="gauge"') =>
   itemFrom(
@@ -29,7 +29,7 @@ const modelOf = (read: ReturnType<typeof item>) =>
 test('a program is read with its modules, what the item sets, its markup and the values it may see', () => {
   const read = item(
     `<qti-prompt>Set it.</qti-prompt>
-     <qti-interaction-modules primary-configuration="modules/paths.json">${module('gauge', 'modules/gauge.js')}</qti-interaction-modules>
+     <qti-interaction-modules primary-configuration="modules/paths.json">${moduleAt('gauge', 'modules/gauge.js')}</qti-interaction-modules>
      <qti-template-variable template-identifier="LOW"/>
      <qti-interaction-markup><p class="hint">Low &amp; high<img src="sea.svg" alt="Sea"/></p></qti-interaction-markup>`,
   );
@@ -56,10 +56,10 @@ test('a program is read with its modules, what the item sets, its markup and the
 });
 
 test.each([
-  ['a module that is not in the package', module('gauge', 'modules/none.js'), 'missing-file'],
-  ['a module from elsewhere', module('gauge', 'https://elsewhere.test/gauge.js'), 'missing-file'],
+  ['a module that is not in the package', moduleAt('gauge', 'modules/none.js'), 'missing-file'],
+  ['a module from elsewhere', moduleAt('gauge', 'https://elsewhere.test/gauge.js'), 'missing-file'],
   ['no module at all', '', 'property'],
-  ['a beginning that is none of them', module('water', 'modules/water.js'), 'property'],
+  ['a beginning that is none of them', moduleAt('water', 'modules/water.js'), 'property'],
 ] as const)('refused by name: %s', (_what, modules, code) => {
   const read = item(`<qti-interaction-modules>${modules}</qti-interaction-modules>`);
   expect(read.problems.filter(({ severity }) => severity === 'error').map((one) => one.code)).toContain(code);
@@ -67,7 +67,7 @@ test.each([
 
 test('what is not honored is named, and a second path is taken where the first leads nowhere', () => {
   const read = item(
-    `<qti-interaction-modules secondary-configuration="modules/odd.json">${module('gauge', 'modules/none.js', 'fallback-path="modules/gauge.js"')}</qti-interaction-modules>
+    `<qti-interaction-modules secondary-configuration="modules/odd.json">${moduleAt('gauge', 'modules/none.js', 'fallback-path="modules/gauge.js"')}</qti-interaction-modules>
      <qti-context-variable identifier="QTI_CONTEXT"/><qti-stylesheet href="a.css"/>
      <qti-interaction-markup><p onclick="x()">A<script>alert(1)</script></p></qti-interaction-markup>`,
   );
@@ -91,7 +91,7 @@ test('another name of ours is no program of somebody else', () => {
 
 test('its answers are scored like any other, and what it could not answer is not taken', () => {
   const { item: read } = item(
-    `<qti-interaction-modules>${module('gauge', 'modules/gauge.js')}</qti-interaction-modules>`,
+    `<qti-interaction-modules>${moduleAt('gauge', 'modules/gauge.js')}</qti-interaction-modules>`,
   );
   const scored = { ...read, responseProcessing: { kind: 'template', template: 'match_correct' } } as const;
   // The template is about RESPONSE, so the response is called so here.
