@@ -47,6 +47,12 @@ function answerTo(
     const answers = [...correct].map(([name, value]) => [name, rawOf(value)] as const);
     return answers.every(([, value]) => value !== null) ? Object.fromEntries(answers) : null;
   }
+  if (model?.type === 'text-entry') {
+    // Near what is right, as slips are: one more or less, or ten times as much.
+    const [number = 0] = [...correct.values()].map((value) => Number(rawOf(value)));
+    const slip = [number + 1, number - 1, number * 10][Math.floor(random() * 3)];
+    return Number.isFinite(slip) ? { [model.responseIdentifier]: String(slip) } : null;
+  }
   if (model?.type === 'choice' && item.responses.length === 1) {
     const key = JSON.stringify(rawOf(correct.get(model.responseIdentifier) ?? null));
     const wrong = model.choices.filter(({ identifier }) => !key.includes(`"${identifier}"`));
@@ -58,33 +64,45 @@ function answerTo(
 }
 
 const MINUTE = 60_000;
+const DAY = 24 * 60 * MINUTE;
 
 /**
- * A class takes a test as classes do: each with an ability of their own, questions the harder the later, some left out, some not
+ * A class takes its tests as classes do: each with an ability of their own, questions the harder the later, some left out, some not
  * reached. Every answer goes the way of every other: begun, saved, handed in, scored.
  */
 export async function takeTogether(db: Db, students: readonly number[], begin: number): Promise<void> {
   for (const [place, id] of students.entries()) {
     const student = userById(db, id);
-    if (student) await takeAlone(db, student, seededRandom(`class ${place}`), begin);
+    if (!student) continue;
+    // The sum of four is near enough to a bell.
+    const random = seededRandom(`class ${place}`);
+    const ability = random() + random() + random() + random() - 2;
+    for (const [i, { assignmentId }] of assignedTests(db, id).entries())
+      await takeAlone(db, { student, assignmentId, ability, random, begin: begin + i * DAY });
   }
 }
 
-async function takeAlone(db: Db, student: User, random: () => number, begin: number): Promise<void> {
-  const [given] = assignedTests(db, student.id);
-  if (!given) return;
-  const { attemptId } = beginAttempt(db, student, given.assignmentId, begin);
+interface Taking {
+  readonly student: User;
+  readonly assignmentId: number;
+  readonly ability: number;
+  readonly random: () => number;
+  readonly begin: number;
+}
+
+async function takeAlone(db: Db, { student, assignmentId, ability, random, begin }: Taking): Promise<void> {
+  const { attemptId } = beginAttempt(db, student, assignmentId, begin);
   const { device } = resumeAttempt(db, student, attemptId, null, begin);
   const { places, form } = planOf(db, anyAttempt(db, attemptId));
-  // The sum of four is near enough to a bell.
-  const ability = random() + random() + random() + random() - 2;
   const reached = random() < 0.2 ? places.length - Math.ceil(random() * 3) : places.length;
   const events: BrowserEvent[] = [];
+  // Long tests have shorter questions.
+  const pace = places.length > 30 ? 0.6 : 1;
   let at = begin;
   const say = (action: BrowserAction) => events.push({ ...action, device, seq: events.length + 1, at });
   for (const [i, { ref, item }] of places.slice(0, reached).entries()) {
     say({ type: 'opened', item: ref });
-    at += Math.round((0.4 + random() * 2.2) * MINUTE);
+    at += Math.round(pace * (0.4 + random() * 2.2) * MINUTE);
     const hard = (i / places.length) * 1.6 - 0.8;
     const right = random() < 1 / (1 + Math.exp(-2.2 * (ability - hard)));
     const responses = random() < 0.04 ? null : answerTo(item, itemSeed(form.seed, ref), right, random);

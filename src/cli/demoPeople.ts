@@ -110,8 +110,11 @@ export const DEMO_PRACTICE: Readonly<Record<string, { readonly grade: string; re
   'skerry-sound-crossing': { grade: '6', subject: 'Science' },
 };
 
-/** What of the demo is in the library alone, given to nobody yet, by folder in content/. */
-export const DEMO_NOT_GIVEN: ReadonlySet<string> = new Set(['skerry-sound-instruments']);
+/** What of the demo is not given to Harbor 6, by folder in content/. */
+export const DEMO_NOT_GIVEN: ReadonlySet<string> = new Set([
+  'skerry-sound-instruments',
+  'skerry-sound-grade-7',
+]);
 
-/** The test that the other class has taken. */
-export const DEMO_BENCHMARK = 'skerry-sound-grade-6';
+/** The tests that the other class has taken. */
+export const DEMO_TAKEN: readonly string[] = ['skerry-sound-grade-6', 'skerry-sound-grade-7'];

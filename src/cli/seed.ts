@@ -11,7 +11,7 @@ import { filesAt } from '@/server/library/files';
 import { importPackage, loadTest } from '@/server/library/library';
 import { stop } from './arguments';
 import { DEMO_OTHER_CLASS, takeTogether } from './demoClass';
-import { DEMO_BENCHMARK, DEMO_CLASS, DEMO_NOT_GIVEN, DEMO_PEOPLE, DEMO_PRACTICE } from './demoPeople';
+import { DEMO_CLASS, DEMO_NOT_GIVEN, DEMO_PEOPLE, DEMO_PRACTICE, DEMO_TAKEN } from './demoPeople';
 
 /** Fills the database with the demo: every package in content/ through the real importer, and in an empty one people and assignments. */
 async function main(): Promise<void> {
@@ -19,6 +19,7 @@ async function main(): Promise<void> {
   const before = prepared<[], { count: number }>(db, 'SELECT count(*) AS count FROM users').get()?.count ?? 0;
   const root = join(process.cwd(), 'content');
   const testIds: number[] = [];
+  const notGiven = new Set<number>();
   for (const name of readdirSync(root).sort()) {
     const imported = importPackage(db, filesAt(join(root, name)));
     for (const one of imported.problems)
@@ -28,7 +29,8 @@ async function main(): Promise<void> {
         ? `imported ${name}: ${imported.content.items.size} items, ${imported.content.tests.length} tests\n`
         : `${name} is here as it is\n`,
     );
-    if (!DEMO_NOT_GIVEN.has(name)) testIds.push(...imported.testIds);
+    testIds.push(...imported.testIds);
+    if (DEMO_NOT_GIVEN.has(name)) for (const testId of imported.testIds) notGiven.add(testId);
     for (const testId of imported.testIds) {
       const offer = DEMO_PRACTICE[name];
       if (offer) offerForPractice(db, testId, offer);
@@ -44,7 +46,8 @@ async function main(): Promise<void> {
     const id = await putUser(db, person);
     if (person.role === 'student' || person.signInName === 'petra') putIntoClass(db, classId, id);
     if (person.signInName === 'sten') sten = id;
-    if (person.role === 'student') for (const testId of testIds) assign(db, testId, id, person.given);
+    if (person.role === 'student')
+      for (const testId of testIds) if (!notGiven.has(testId)) assign(db, testId, id, person.given);
   }
   await addOtherClass(db, sten, testIds);
   process.stdout.write(
@@ -52,16 +55,16 @@ async function main(): Promise<void> {
   );
 }
 
-/** A class that has taken the benchmark last week, so that there are results to look at. */
+/** A class that has taken its tests last week, so that there are results to look at. */
 async function addOtherClass(db: Db, teacher: number, testIds: readonly number[]): Promise<void> {
   const classId = addClass(db, DEMO_OTHER_CLASS.title);
   putIntoClass(db, classId, teacher);
-  const benchmark = testIds.find((id) => loadTest(db, id)?.test.identifier === DEMO_BENCHMARK);
+  const taken = testIds.filter((id) => DEMO_TAKEN.includes(loadTest(db, id)?.test.identifier ?? ''));
   const students: number[] = [];
   for (const { name, signInName } of DEMO_OTHER_CLASS.students) {
     const id = await putUser(db, { signInName, displayName: name, role: 'student' });
     putIntoClass(db, classId, id);
-    if (benchmark !== undefined) assign(db, benchmark, id, { held: true });
+    for (const testId of taken) assign(db, testId, id, { held: true });
     students.push(id);
   }
   await takeTogether(db, students, Date.now() - WEEK_MS);

@@ -14,7 +14,7 @@ test('a package is sent, looked at and brought; its questions are tried and scor
   await signInByHand(page, app, 'edda');
   await page.getByRole('link', { name: 'Library' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Library' })).toBeVisible();
-  await expect(page.getByText('5 packages')).toBeVisible();
+  await expect(page.getByText('6 packages')).toBeVisible();
   await expectAccessible(page, 'library');
 
   // What is no package is said, and another can be sent at once.
@@ -35,12 +35,12 @@ test('a package is sent, looked at and brought; its questions are tried and scor
   });
   await expect(page.getByRole('heading', { name: 'This is another version of what is here' })).toBeFocused();
   await expect(page.getByText(/items\/reading-3\.xml, line \d+/).first()).toBeVisible();
-  expect(app.query('SELECT count(*) AS count FROM packages')).toEqual([{ count: 5 }]);
+  expect(app.query('SELECT count(*) AS count FROM packages')).toEqual([{ count: 6 }]);
   await expectAccessible(page, 'what is in a package');
   await page.getByRole('button', { name: 'Bring it in' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Brought into the library' })).toBeFocused();
   await expect(page.getByText('1 older version')).toBeVisible();
-  await expect(page.getByText('5 packages')).toBeVisible();
+  await expect(page.getByText('6 packages')).toBeVisible();
 
   // In the new version the key is another.
   await page
@@ -102,7 +102,7 @@ test('what nobody was given can be deleted, after a second press; what students 
   app.change('DELETE FROM practice');
   await signInByHand(page, app, 'petra');
   await page.goto(`${app.url}/desk/library`);
-  await expect(page.getByText('5 packages')).toBeVisible();
+  await expect(page.getByText('6 packages')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Delete:/ })).toHaveCount(1);
   await page.getByRole('button', { name: new RegExp(`^Delete: ${CROSSING}`) }).press('Enter');
   await page.getByRole('button', { name: 'Keep it' }).press('Enter');
