@@ -70,6 +70,38 @@ function upperLower({ scores, maximum }: ItemColumn, ranked: readonly number[]):
   return share(ranked.slice(0, size)) - share(ranked.slice(-size));
 }
 
+/** Groups that option curves are drawn over, from the lowest total to the highest (common practice, no source). */
+export const CURVE_GROUPS = 5;
+
+/**
+ * How often each option was chosen among students of each level: everyone ranked by the total of the other counted items (ties in the
+ * order of the students), cut into equal groups from the lowest to the highest, and in each the share that chose it. An option that works
+ * is chosen more the higher the group; one that misleads the best rises where it should fall.
+ * @returns nothing where there are fewer students than groups
+ */
+export function optionCurves(
+  column: ItemColumn,
+  columns: readonly ItemColumn[],
+  n: number,
+): Readonly<Record<string, readonly number[]>> {
+  if (n < CURVE_GROUPS) return {};
+  const rest = sumOf(
+    columns.filter((other) => other.counts && other !== column),
+    n,
+  );
+  const ranked = Array.from({ length: n }, (_, i) => i).sort((a, b) => (rest[a] ?? 0) - (rest[b] ?? 0));
+  const groups = Array.from({ length: CURVE_GROUPS }, (_, g) =>
+    ranked.slice(Math.round((g * n) / CURVE_GROUPS), Math.round(((g + 1) * n) / CURVE_GROUPS)),
+  );
+  const options = [...new Set(column.cells.filter((cell) => cell !== null))].sort();
+  return Object.fromEntries(
+    options.map((option) => [
+      option,
+      groups.map((group) => group.filter((i) => column.cells[i] === option).length / group.length),
+    ]),
+  );
+}
+
 /** Figures of a test and its items over everyone who took it. */
 export function statisticsOf(columns: readonly ItemColumn[], n: number): Statistics {
   const counted = columns.filter((column) => column.counts);

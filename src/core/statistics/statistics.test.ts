@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { median as reference, sampleCorrelation, sampleStandardDeviation } from 'simple-statistics';
 import { agreementOf } from './agreement';
-import { alphaOf, statisticsOf, type ItemColumn } from './items';
+import { optionCurves, alphaOf, statisticsOf, type ItemColumn } from './items';
 import { median } from './numbers';
 
 const column = (
@@ -155,4 +155,30 @@ test('a median is what a general library of statistics says, whatever the list; 
     ),
   );
   expect(median([])).toBeNull();
+});
+
+test('option curves: the share that chose each option in every fifth, by the points of the other items', () => {
+  // Ten students; the other item ranks them 0, 0, 1, 1, … 4, 4. Worked out by hand.
+  const other = { item: 'b', counts: true, maximum: 4, key: null };
+  const scores = [0, 0, 1, 1, 2, 2, 3, 3, 4, 4];
+  const rest = { ...other, cells: scores.map(String), scores };
+  const cells = ['B', 'B', 'B', 'A', 'A', null, 'A', 'B', 'A', 'A'];
+  const column = {
+    item: 'a',
+    counts: true,
+    cells,
+    scores: cells.map((cell) => Number(cell === 'A')),
+    maximum: 1,
+    key: 'A',
+  };
+  expect(optionCurves(column, [column, rest], 10)).toEqual({
+    A: [0, 0.5, 0.5, 0.5, 1],
+    B: [1, 0.5, 0, 0.5, 0],
+  });
+  // The item itself, and one on trial, rank nobody; four students are no five groups.
+  expect(optionCurves(column, [column, { ...rest, counts: false }], 10)).toEqual({
+    A: [0, 0.5, 0.5, 0.5, 1],
+    B: [1, 0.5, 0, 0.5, 0],
+  });
+  expect(optionCurves(column, [column, rest], 4)).toEqual({});
 });

@@ -59,6 +59,8 @@ export interface ClassRow {
   readonly progress: { readonly answered: number; readonly of: number; readonly at: number | null } | null;
   /** Milliseconds left of the whole test; null where it has no limit, or is not open. */
   readonly left: number | null;
+  /** Milliseconds of the whole test in all, extra time in it; null where it has no limit, or is not open. */
+  readonly limit: number | null;
   /** Whoever supervises wants it ended, and its page has not heard of it. */
   readonly ending: boolean;
   /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
@@ -210,6 +212,8 @@ export interface OptionFigures extends OptionStatistics {
   /** What the option says; its identifier where it has no words. */
   readonly words: string;
   readonly right: boolean;
+  /** The share that chose it in each fifth of the students, from the lowest total to the highest; empty for too few. */
+  readonly curve: readonly number[];
 }
 /** A question as everyone answered it who was given it. */
 export interface QuestionFigures extends Omit<ItemStatistics, 'options'> {

@@ -4,7 +4,13 @@ import { interactionsOf } from '@/core/content/content';
 import { formatScalar } from '@/core/content/value';
 import { wordsOf } from '@/core/interactions/said';
 import type { Item } from '@/core/item/item';
-import { FEW, statisticsOf, type ItemColumn, type ItemStatistics } from '@/core/statistics/items';
+import {
+  FEW,
+  optionCurves,
+  statisticsOf,
+  type ItemColumn,
+  type ItemStatistics,
+} from '@/core/statistics/items';
 import { median } from '@/core/statistics/numbers';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
@@ -100,18 +106,21 @@ export function figuresOf(db: Db, by: User, testId: number): TestFigures {
   const apart = (one: Counted) => {
     const who = everyone.filter((i) => isMarkedFor(one.ref, i));
     const beside = asked.filter(({ ref }) => ref !== one.ref && who.every((i) => isMarkedFor(ref, i)));
-    return statisticsOf(
-      asked.filter((other) => other === one || beside.includes(other)).map((other) => column(other, who)),
-      who.length,
-    );
+    const columns = asked
+      .filter((other) => other === one || beside.includes(other))
+      .map((other) => column(other, who));
+    return { columns, ...statisticsOf(columns, who.length) };
   };
+  const together = { ...statistics, columns };
   const questions = asked.map((one): QuestionFigures => {
-    const { items } = whole.includes(one) ? statistics : apart(one);
+    const { items, columns: beside, n } = whole.includes(one) ? together : apart(one);
     const found = Object.hasOwn(items, one.ref) ? items[one.ref] : undefined;
     const { options = {}, ...figures } = found ?? NOTHING;
     const choice = choiceIn(one.item);
     const all = [...rowsOf(one.ref).values()];
     const without = statistics.test.alphaWithout;
+    const own = beside.find(({ item }) => item === one.ref);
+    const curves = own && choice ? optionCurves(own, beside, n) : {};
     return {
       ...figures,
       ref: one.ref,
@@ -125,6 +134,7 @@ export function figuresOf(db: Db, by: User, testId: number): TestFigures {
             option,
             words: choice.words(option),
             right: option === choice.key,
+            curve: Object.hasOwn(curves, option) ? (curves[option] ?? []) : [],
             ...of,
           }))
         : [],

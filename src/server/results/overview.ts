@@ -73,6 +73,7 @@ export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.
       timesLeft: row.times_left ?? 0,
       progress: attempt && open ? progressOf(db, attempt) : null,
       left: attempt && open ? leftAt(timingOf(attempt), now) : null,
+      limit: attempt && open ? attempt.limit_ms : null,
       ending: open && attempt.end_by !== null,
       lowBattery: running && row.low_battery === 1,
       silentFor: running ? Math.max(0, now - attempt.last_alive_at) : null,

@@ -8,6 +8,7 @@ import entry from '../entry/entry.module.css';
 import { useFocusKept } from '../kit/useFocusKept';
 import { usePointsWords } from '../entry/usePointsWords';
 import { DeskPage } from './DeskPage';
+import { RoomCharts } from './RoomChart';
 import { Rooms, type RoomsProps } from './Rooms';
 import { SigningIn, type SigningInProps } from './SigningIn';
 import { useLive } from './useLive';
@@ -99,6 +100,7 @@ function DeskTable({
         <a href="/desk/log">{t('log.title')}</a>
       </p>
       <Rooms {...rooms} />
+      <RoomCharts rows={rows} />
       <div ref={tableRef} tabIndex={-1}>
         <WaysForAll rows={rows} />
         <Table

@@ -9,6 +9,7 @@ import { Press } from '../../kit/Button';
 import desk from '../desk.module.css';
 import { useFigures } from '../useFigures';
 import { Distribution } from './Distribution';
+import { OptionCurves } from './OptionCurves';
 import styles from './results.module.css';
 
 /** Whether a test and its questions work, with what each figure means. */
@@ -129,33 +130,47 @@ function Questions({
   );
 }
 
-/** What was chosen, and by whom in the rest of the test. */
+/** What was chosen, by whom in the rest of the test, and at which level of it. */
 function Options({ question }: { readonly question: QuestionFigures }) {
   const t = useTranslations('results.figures');
   const { decimal, percent } = useFigures();
+  const curves = useTranslations('results.curves');
+  const groups = question.options[0]?.curve ?? [];
   return (
-    <table className={entry.score}>
-      <caption>{t('optionsOf', { question: question.title })}</caption>
-      <thead>
-        <tr>
-          <th scope="col">{t('option')}</th>
-          <th scope="col">{t('chosenBy')}</th>
-          <th scope="col">{t('share')}</th>
-          <th scope="col">{t('pointBiserial')}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {question.options.map((one) => (
-          <tr key={one.option}>
-            <th scope="row">
-              {one.words} {one.right && <b>{t('right')}</b>}
-            </th>
-            <td>{one.n}</td>
-            <td>{percent(one.share)}</td>
-            <td>{decimal(one.pointBiserial)}</td>
+    <>
+      <table className={entry.score}>
+        <caption>{t('optionsOf', { question: question.title })}</caption>
+        <thead>
+          <tr>
+            <th scope="col">{t('option')}</th>
+            <th scope="col">{t('chosenBy')}</th>
+            <th scope="col">{t('share')}</th>
+            <th scope="col">{t('pointBiserial')}</th>
+            {groups.map((_, g) => (
+              <th key={g} scope="col">
+                {curves('group', { number: g + 1 })}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {question.options.map((one) => (
+            <tr key={one.option}>
+              <th scope="row">
+                {groups.length > 0 && <b>{one.option}: </b>}
+                {one.words} {one.right && <b>{t('right')}</b>}
+              </th>
+              <td>{one.n}</td>
+              <td>{percent(one.share)}</td>
+              <td>{decimal(one.pointBiserial)}</td>
+              {one.curve.map((share, g) => (
+                <td key={g}>{percent(share)}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <OptionCurves options={question.options} />
+    </>
   );
 }
