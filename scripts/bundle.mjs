@@ -9,9 +9,10 @@ await build({
     server: 'src/app/server.ts',
     seed: 'src/cli/seed.ts',
     people: 'src/cli/people.ts',
-    // What the server has done by a process of its own (server/library/child.ts).
+    // What the server has done by a process of its own (server/child.ts).
     'package-import': 'src/cli/package-import.ts',
     'package-export': 'src/cli/package-export.ts',
+    results: 'src/cli/results.ts',
   },
   outdir: '.next/able',
   outExtension: { '.js': '.mjs' },

@@ -5,7 +5,8 @@ import { Readable } from 'node:stream';
 import { requireAct } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
-import { inChild, workFolder } from './child';
+import { inChild } from '../child';
+import { workFolder } from './workFolder';
 import { filesOfVersion } from './library';
 
 /** A file on its way to whoever asked for it. */

@@ -5,7 +5,7 @@ import { zipSync } from 'fflate';
 import { putUser, userById, type User } from '../accounts/users';
 import { DATABASE_FILE, openDatabase, type Db } from '../db/open';
 import { bringPackage } from './bring';
-import { inChild } from './child';
+import { inChild } from '../child';
 import { exportVersion } from './exported';
 import { filesAt, filesOfZip } from './files';
 import { beginUpload, putPiece, readUpload } from './uploads';

@@ -8,7 +8,8 @@ import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { inChild, workFolder } from './child';
+import { inChild } from '../child';
+import { workFolder } from './workFolder';
 
 /** Of what was not brought a day after it was begun, nothing is kept. */
 const KEPT_MS = 24 * 3_600_000;

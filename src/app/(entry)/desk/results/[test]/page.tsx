@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { titled } from '@/app/language';
 import { database } from '@/server/db/open';
-import { figuresOf } from '@/server/results/itemStatistics';
+import { figuresApart } from '@/server/results/apart';
 import { correctedKeys, keyVersions } from '@/server/results/rescoring';
 import { resultsOfTest, testsWithResults } from '@/server/results/testResults';
 import { TestResults } from '@/ui/desk/results/TestResults';
@@ -20,7 +20,7 @@ export default async function Page({ params }: { params: Promise<{ test: string 
       user={deskUser(user)}
       test={test}
       results={resultsOfTest(db, user, testId)}
-      figures={figuresOf(db, user, testId)}
+      figures={await figuresApart(db, user, testId)}
       otherKeys={keyVersions(db, user, testId).length > 1}
       corrected={correctedKeys(db, user, testId)}
     />

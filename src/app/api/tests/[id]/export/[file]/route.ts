@@ -1,7 +1,8 @@
 import { answer, asFile, origin, whoMay } from '@/app/http';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
-import { figuresTable, resultsArchive, studentsTable } from '@/server/results/exports';
+import { workOutApart } from '@/server/results/apart';
+import { resultsArchive } from '@/server/results/exports';
 
 /** A file to be kept: the tables as CSV, or every attempt as a document of results. */
 export function GET(_request: Request, { params }: { params: Promise<{ id: string; file: string }> }) {
@@ -11,9 +12,13 @@ export function GET(_request: Request, { params }: { params: Promise<{ id: strin
     const [db, testId] = [database(), Number(id)];
     switch (file) {
       case 'results.csv':
-        return asFile(studentsTable(db, by, testId), 'text/csv; charset=utf-8', { name: file });
+        return asFile(await workOutApart(db, by, testId, 'students'), 'text/csv; charset=utf-8', {
+          name: file,
+        });
       case 'questions.csv':
-        return asFile(figuresTable(db, by, testId), 'text/csv; charset=utf-8', { name: file });
+        return asFile(await workOutApart(db, by, testId, 'questions'), 'text/csv; charset=utf-8', {
+          name: file,
+        });
       case 'results.zip':
         return asFile(resultsArchive(db, by, testId, await origin()), 'application/zip', { name: file });
       default:
