@@ -6,6 +6,10 @@ ensureChromium();
 ensureBuild();
 say('scoring, equivalence, import');
 node(['node_modules/tsx/dist/cli.mjs', 'bench/core.ts']);
+say(
+  'what the adults look at, for ten thousand attempts and a room of 200, against the bare queries (three minutes)',
+);
+node(['node_modules/tsx/dist/cli.mjs', 'bench/adults.ts']);
 say('saving, against a bare Node server doing the same insert');
 node(['node_modules/tsx/dist/cli.mjs', 'bench/saving.mts']);
 say('question screen, processor slowed four times');

@@ -12,6 +12,7 @@ await build({
     // What the server has done by a process of its own (server/child.ts).
     'package-import': 'src/cli/package-import.ts',
     'package-export': 'src/cli/package-export.ts',
+    roster: 'src/cli/roster.ts',
     results: 'src/cli/results.ts',
   },
   outdir: '.next/able',

@@ -2,12 +2,12 @@ import { spawn } from 'node:child_process';
 import { boundedQueue } from './accounts/queue';
 import { Refusal } from './refusal';
 
-/** A program of ours: what works on packages, and what works out the results of a test that many have taken. */
-export type Program = 'package-import' | 'package-export' | 'results';
+/** A program of ours: what works on packages and rosters, and what works out the results of a test that many have taken. */
+export type Program = 'package-import' | 'package-export' | 'roster' | 'results';
 
 /** What a program may take: reading a package of a hundred questions takes a second, figures of ten thousand attempts half a minute. */
 const LIMITS = { memoryMb: 1_500, ms: 120_000 } as const;
-/** So many packages at once, a third is told to wait; results one after the other: a school's machine has answers to keep besides. */
+/** So many packages and rosters at once, a third is told to wait; results one after the other: a school's machine has answers to keep besides. */
 const MOST_PACKAGES = 2;
 const results = boundedQueue(1, 50);
 /** Letters of what it says that are kept: a report of thousands of lines. */

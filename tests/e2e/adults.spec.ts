@@ -102,6 +102,12 @@ test('answers are marked by digits, results seen, kept as files and released', a
   await page.getByRole('link', { name: 'Results' }).click();
   await page.getByRole('link', { name: `Open the results: ${BENCHMARK}` }).click();
   await expect(page.getByText('37 still have something to mark.')).toBeVisible();
+  // On paper all of them stand, not the page that is on the screen.
+  const listed = page.getByRole('region', { name: 'Students' }).getByRole('link', { name: /^Answers: / });
+  await expect(listed).toHaveCount(25);
+  await page.emulateMedia({ media: 'print' });
+  await expect(listed).toHaveCount(40);
+  await page.emulateMedia({ media: 'screen' });
   await expect(page.getByRole('img', { name: /^0 points: / })).toBeVisible();
   await expectAccessible(page, 'results of a test');
   await page.getByRole('button', { name: 'What was chosen: Why Wren counts' }).press('Enter');

@@ -8,6 +8,7 @@ import entry from '../../entry/entry.module.css';
 import { usePointsWords } from '../../entry/usePointsWords';
 import desk from '../desk.module.css';
 import { Labelled } from '../../entry/Labelled';
+import { usePrinting } from '../../kit/usePrinting';
 import { useDateWords } from '../useDateWords';
 import { useFind } from '../useFind';
 
@@ -27,6 +28,7 @@ export function StudentsTable({
   const t = useTranslations('results.students');
   const words = usePointsWords();
   const { dateTime } = useDateWords();
+  const printing = usePrinting();
   const [only, setOnly] = useState<Only>('all');
   const { field, found } = useFind(t('search'), results, (row) => [row.student, row.signInName]);
   const rows = found.filter((row) => only === 'all' || row[only]);
@@ -107,7 +109,7 @@ export function StudentsTable({
         className={entry.table}
         columns={columns}
         dataSource={rows.map((row) => ({ ...row, key: row.attemptId }))}
-        pagination={rows.length > 25 ? { pageSize: 25, showSizeChanger: false } : false}
+        pagination={rows.length > 25 && !printing ? { pageSize: 25, showSizeChanger: false } : false}
         scroll={{ x: 'max-content' }}
         locale={{ emptyText: t('empty') }}
         showSorterTooltip={false}
