@@ -21,7 +21,7 @@ const level = (page: Page) => frameOf(page).getByRole('slider', { name: 'Level o
 
 test('somebody else’s interaction runs in a frame: by pointer and keys, taken back, begun anew, left and come back to, and scored', async ({
   page,
-  app,
+  ownApp: app,
 }) => {
   await open(page, app);
   const low = Number(await level(page).getAttribute('aria-valuenow'));
@@ -66,7 +66,7 @@ test('somebody else’s interaction runs in a frame: by pointer and keys, taken 
 
 test('a program reaches nothing: not the page, not the network, not another address; one that fails says so kindly', async ({
   page,
-  app,
+  ownApp: app,
 }) => {
   const asked: string[] = [];
   page.on('request', async (request) => {

@@ -1,6 +1,6 @@
 import type { User } from '../accounts/users';
 import { ADMINISTRATOR, testSchool, type TestSchool } from '../delivery/testSchool';
-import { inChild } from '../child';
+import type { inChild } from '../child';
 import { workOut, workOutApart, WORKED_OUT } from './apart';
 
 const administrator = ADMINISTRATOR as unknown as User;

@@ -1,17 +1,19 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { flushSync } from 'react-dom';
+import { useSyncExternalStore } from 'react';
+
+const paper = () => window.matchMedia('print');
+
+function listen(changed: () => void): () => void {
+  const asked = paper();
+  asked.addEventListener('change', changed);
+  return () => asked.removeEventListener('change', changed);
+}
 
 /** Whether the page is being put on paper: then all of a list is shown, and not the part that is on the screen. */
-export function usePrinting(): boolean {
-  const [printing, setPrinting] = useState(false);
-  useEffect(() => {
-    const paper = window.matchMedia('print');
-    // The page is taken as it stands when this returns.
-    const told = ({ matches }: MediaQueryListEvent) => flushSync(() => setPrinting(matches));
-    paper.addEventListener('change', told);
-    return () => paper.removeEventListener('change', told);
-  }, []);
-  return printing;
-}
+export const usePrinting = (): boolean =>
+  useSyncExternalStore(
+    listen,
+    () => paper().matches,
+    () => false,
+  );
