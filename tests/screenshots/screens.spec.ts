@@ -60,7 +60,6 @@ test('pictures of every main view', async ({ page, app }) => {
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.getByRole('button', { name: 'Hand in now' }).click();
   await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
-  await shot('score');
   await page.getByRole('link', { name: /See my answers/ }).click();
   await page.getByRole('button', { name: /^Question 3:/ }).click();
   await expect(page.getByRole('heading', { name: 'Question 3', exact: true })).toBeVisible();
@@ -191,7 +190,7 @@ test('the desk with a room, and a test paused by it', async ({ page, app, browse
   await shot(desk, 'desk');
 });
 
-test('the adults: giving, marking, results, the library', async ({ page, classApp: app }) => {
+test('the adults: giving, marking, results, the library, needs', async ({ page, classApp: app }) => {
   const shot = async (name: string) => {
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
@@ -216,7 +215,7 @@ test('the adults: giving, marking, results, the library', async ({ page, classAp
   await page.getByRole('checkbox', { name: 'Begins with your go-ahead' }).check();
   await shot('giving');
   await page.getByRole('link', { name: 'Results' }).click();
-  await page.getByRole('link', { name: /^Open the results/ }).click();
+  await page.getByRole('link', { name: /^Open the results: .*Survey/ }).click();
   await page.getByRole('heading', { name: 'Figures of the test' }).scrollIntoViewIfNeeded();
   await page.getByRole('heading', { name: 'Figures of the test' }).evaluate((one) => one.scrollIntoView());
   await expect(page.locator('.recharts-bar-rectangle').first()).toBeVisible();
@@ -229,4 +228,10 @@ test('the adults: giving, marking, results, the library', async ({ page, classAp
   await expect(page.getByText('match(RESPONSE, correct RESPONSE)')).toBeVisible();
   await page.evaluate(() => window.scrollTo({ top: 0 }));
   await shot('library');
+  await page.goto(`${app.url}/desk/give`);
+  await page.getByRole('combobox', { name: 'Student', exact: true }).fill('Alva Pellworm');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Open the needs' }).click();
+  await expect(page.getByRole('heading', { name: 'Needs', exact: true })).toBeVisible();
+  await shot('needs');
 });
