@@ -301,6 +301,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/attempts/[id]/items/[item]/check': 'take',
   '/api/attempts/[id]/late': 'supervise',
   '/api/attempts/[id]/marks': 'mark',
+  '/api/attempts/[id]/move': 'supervise',
   '/api/attempts/[id]/release': 'supervise',
   '/api/attempts/[id]/resume': 'take',
   '/api/attempts/[id]/sealed': 'take',

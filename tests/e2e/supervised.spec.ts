@@ -346,7 +346,7 @@ test('more time, and the end: each for a reason, heard of by the student, and wr
   await expect(wren).toContainText(/45 minutes left/);
   const more = wren.getByRole('button', { name: `More …: Wren Halloran, ${BENCHMARK}` });
   await more.press('Enter');
-  const dialog = proctor.getByRole('dialog', { name: 'More time, or the end' });
+  const dialog = proctor.getByRole('dialog', { name: 'More time, another computer, or the end' });
   await expectAccessible(proctor, 'more time, or the end');
   await dialog.getByRole('button', { name: 'Give 10 more minutes' }).press('Enter');
   await expect(dialog.getByRole('alert')).toHaveText('Say why first.');
@@ -361,11 +361,27 @@ test('more time, and the end: each for a reason, heard of by the student, and wr
     page.locator('[aria-live]').filter({ hasText: 'You have been given 10 more minutes.' }),
   ).toHaveCount(1);
 
-  await choice(page, CHOICES[1][0]).click({ force: true });
+  // At another computer: signed out here, gone on with there.
+  await more.press('Enter');
+  await dialog.getByLabel('Why').fill('The screen went dark.');
+  await dialog.getByRole('button', { name: 'Go on at another computer' }).press('Enter');
+  await expect(wren).toContainText('Part-way');
+  await expect
+    .poll(() => app.query("SELECT 1 FROM sessions s JOIN users u ON u.id = s.user_id WHERE u.sign_in_name = 'wren'"))
+    .toEqual([]);
+  const there = await page.context().browser()?.newPage();
+  if (!there) throw new Error('no browser');
+  await signIn(there, app, 'wren');
+  await there.goto(page.url());
+  await ready(there);
+  await expect(choice(there, CHOICES[1][0]).getByRole('radio')).toBeChecked();
+  await expect(wren).toContainText('Under way');
+
   await more.press('Enter');
   await dialog.getByLabel('Why').fill('Left ill.');
   await dialog.getByRole('button', { name: 'End this test' }).press('Enter');
-  await expect(page.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  await expect(there.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  await there.context().close();
   await expect(wren).toContainText('Handed in');
   await expect(proctor.locator('body')).not.toBeFocused();
   await proctor.getByRole('link', { name: 'What was done' }).press('Enter');

@@ -63,6 +63,8 @@ export interface ClassRow {
   readonly limit: number | null;
   /** Whoever supervises wants it ended, and its page has not heard of it. */
   readonly ending: boolean;
+  /** It is to go on at another computer, and its page has not heard of it. */
+  readonly moving: boolean;
   /** Milliseconds without a sign of life, of a test that is open on a computer; null of any other. */
   readonly silentFor: number | null;
 }
@@ -84,6 +86,7 @@ export type SupervisionDone =
   | 'unlocked'
   | 'time-added'
   | 'ended'
+  | 'moved'
   | 'late-counted'
   | 'late-left-out'
   | 'room-opened'

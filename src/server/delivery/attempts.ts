@@ -38,6 +38,8 @@ export interface AttemptRow {
   readonly hold_by: string | null;
   /** Who wants it ended, until its page has sent what it holds. */
   readonly end_by: string | null;
+  /** Who wants it to go on at another computer, until its page has sent what it holds. */
+  readonly move_by: string | null;
   /** The question its page is at. */
   readonly current_item: string | null;
   /** Under which its test was sent before its clock started; null where it was not. */

@@ -94,11 +94,12 @@ export function resumeAttempt(
       const device = openDevice(db, attemptId, session, now);
       attempt = lockAfterPause(db, attempt, now);
       if (attempt.phase === 'stopped') attempt = say(db, attempt, { type: 'resumed', by: device }, now);
-      takeOrders(db, attempt, now);
+      // Opened somewhere, it has moved.
+      takeOrders(db, { ...attempt, move_by: null }, now);
       // How the battery of its computer is, each page says itself.
       prepared(
         db,
-        'UPDATE attempts SET device = ?, low_battery = 0, last_alive_at = max(last_alive_at, ?) WHERE id = ?',
+        'UPDATE attempts SET device = ?, low_battery = 0, move_by = NULL, last_alive_at = max(last_alive_at, ?) WHERE id = ?',
       ).run(device, now, attemptId);
       return { device, state: stateOf(db, attemptId), cursor: newestEvent(db, attemptId), serverNow: now };
     })

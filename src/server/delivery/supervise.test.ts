@@ -1,4 +1,5 @@
 import { may } from '@/core/attempt/may';
+import { openSession, userOfSession } from '../accounts/sessions';
 import { doneTo } from '../accounts/supervisionLog';
 import type { User } from '../accounts/users';
 import { classOverview } from '../results/overview';
@@ -10,7 +11,7 @@ import { stateOf } from './eventLog';
 import { judgeLate } from './late';
 import { goOn } from './stages';
 import { closeRoom, openRoom, openRooms } from './rooms';
-import { addTime, endAttempt, hold, letIn, release, unlock } from './supervise';
+import { addTime, endAttempt, hold, letIn, moveAttempt, release, unlock } from './supervise';
 import { ADMINISTRATOR, addPetra, testSchool, type TestSchool } from './testSchool';
 
 const MINUTE = 60_000;
@@ -343,6 +344,37 @@ describe('more time, and the end', () => {
     endAttempt(school.db, petra, school.attemptId, why, 2100);
     expect(row()).toMatchObject({ state: 'handed-in' });
     expect(log()).toHaveLength(1);
+  });
+
+  test('one that is to go on at another computer stops once its page has sent what it holds, and its student is signed out', async () => {
+    await given({});
+    const { db, student, attemptId } = school;
+    const { token } = openSession(db, student.id, 1500);
+    await school.say(answered('reading-1', 'B'), 2000);
+    moveAttempt(db, petra, attemptId, why, 3000);
+    expect(row()).toMatchObject({ state: 'running', moving: true });
+    expect(userOfSession(db, token, 3100)).not.toBeNull();
+    const saved = await school.say(answered('reading-2', 'B'), 3500);
+    expect(saved.others.at(-1)).toMatchObject({ type: 'stopped', reason: 'moved' });
+    expect(row()).toMatchObject({ state: 'stopped', moving: false });
+    expect(userOfSession(db, token, 3600)).toBeNull();
+    const elsewhere = resumeAttempt(db, student, attemptId, null, 60_000);
+    expect(elsewhere.state).toMatchObject({ phase: 'running' });
+    expect(elsewhere.state.items['reading-2']?.responses).toEqual({ RESPONSE: 'B' });
+    expect(log()).toEqual([['moved', '', why, 'Wren']]);
+  });
+
+  test('a computer that is not heard of is not waited for, and one where it is opened meanwhile has it', async () => {
+    await given({});
+    moveAttempt(school.db, petra, school.attemptId, why, 1000 + 5 * MINUTE);
+    expect(row()).toMatchObject({ state: 'stopped', moving: false });
+    school.close();
+    await given({});
+    moveAttempt(school.db, petra, school.attemptId, why, 2000);
+    const { token } = openSession(school.db, school.student.id, 2100);
+    resumeAttempt(school.db, school.student, school.attemptId, null, 2200);
+    expect(row()).toMatchObject({ state: 'running', moving: false });
+    expect(userOfSession(school.db, token, 2300)).not.toBeNull();
   });
 
   test('a test without a limit as a whole is given no time, and nobody does it to another’s student', async () => {

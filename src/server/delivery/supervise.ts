@@ -1,6 +1,7 @@
 import type { SupervisionDone } from '@/core/wire/desk';
 import type { AddTimeRequest } from '@/core/wire/requests';
 import { requireReachOfAssignment } from '../accounts/access';
+import { closeAllSessions } from '../accounts/sessions';
 import { noteDone } from '../accounts/supervisionLog';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
@@ -69,10 +70,9 @@ export const isHeld = ({ holds }: Pick<AttemptRow, 'holds'>): boolean =>
 
 /** The page of an attempt is heard, and what it had to send is kept: what was asked of it meanwhile is done. */
 export function takeOrders(db: Db, attempt: AttemptRow, now: number): AttemptRow {
-  const { end_by: by, phase } = attempt;
-  return by !== null && (phase === 'running' || phase === 'stopped')
-    ? endNow(db, attempt, by, now)
-    : takeHold(db, attempt, now);
+  const { end_by: ended, move_by: moved, phase } = attempt;
+  if (ended !== null && (phase === 'running' || phase === 'stopped')) return endNow(db, attempt, ended, now);
+  return moved !== null && phase === 'running' ? moveNow(db, attempt, now) : takeHold(db, attempt, now);
 }
 
 /** A pause that was asked for begins. */
@@ -137,6 +137,32 @@ export function endAttempt(db: Db, by: User, attemptId: string, reason: string, 
       prepared(db, 'UPDATE attempts SET end_by = ? WHERE id = ?').run(by.displayName, attemptId);
     else endNow(db, attempt, by.displayName, now);
   }).immediate();
+}
+
+/**
+ * Lets an attempt go on at another computer: it stops, and its student is signed out everywhere, to sign in there. One that is open in a
+ * page is stopped once the page has sent what it holds; one that is not, or is not heard of, at once. Again, while it is waited for, is
+ * at once too.
+ * @param by whoever supervises
+ * @throws Refusal `not-found`, `not-yours`, `handed-in`, `not-begun`
+ */
+export function moveAttempt(db: Db, by: User, attemptId: string, reason: string, now: number): void {
+  db.transaction(() => {
+    const attempt = openAttempt(db, by, attemptId);
+    const heard = attempt.phase === 'running' && now - attempt.last_alive_at < HEARD_MS;
+    if (attempt.move_by === null) note(db, by, 'moved', attempt, now, { reason });
+    if (heard && attempt.move_by === null)
+      prepared(db, 'UPDATE attempts SET move_by = ? WHERE id = ?').run(by.displayName, attemptId);
+    else moveNow(db, attempt, now);
+  }).immediate();
+}
+
+function moveNow(db: Db, attempt: AttemptRow, now: number): AttemptRow {
+  prepared(db, 'UPDATE attempts SET move_by = NULL WHERE id = ?').run(attempt.id);
+  const row = { ...attempt, move_by: null };
+  const after = row.phase === 'running' ? say(db, row, { type: 'stopped', reason: 'moved' }, now) : row;
+  closeAllSessions(db, attempt.user_id);
+  return after;
 }
 
 function endNow(db: Db, attempt: AttemptRow, by: string, now: number): AttemptRow {

@@ -49,6 +49,7 @@ export function erase(db: Db, by: User, userId: number, reason: string, now: num
     forgetAttempts(db, userId);
     for (const table of ['assignments', 'class_members', 'sessions', 'uploads'])
       prepared(db, `DELETE FROM ${table} WHERE user_id = ?`).run(userId);
+    prepared(db, 'UPDATE rooms SET closed_at = ? WHERE opened_by = ? AND closed_at IS NULL').run(now, userId);
     prepared(db, 'DELETE FROM sign_in_tries WHERE name = ?').run(name);
     prepared(
       db,

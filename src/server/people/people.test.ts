@@ -181,6 +181,8 @@ describe('erasing', () => {
     expect(whatIsErased(db, administrator, teacher.id)).toMatchObject({ marksGiven: 1, supervision: 1 });
     erase(db, administrator, teacher.id, 'left', 5000);
     expect(db.prepare('SELECT count(*) AS n FROM marks').get()).toEqual({ n: 1 });
+    // Nobody comes in by a code of somebody who is gone.
+    expect(db.prepare('SELECT closed_at FROM rooms').all()).toEqual([{ closed_at: 5000 }]);
     expect(db.prepare('SELECT display_name FROM users WHERE id = ?').get(teacher.id)).toEqual({
       display_name: '–',
     });

@@ -75,6 +75,7 @@ export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.
       left: attempt && open ? leftAt(timingOf(attempt), now) : null,
       limit: attempt && open ? attempt.limit_ms : null,
       ending: open && attempt.end_by !== null,
+      moving: open && attempt.move_by !== null,
       lowBattery: running && row.low_battery === 1,
       silentFor: running ? Math.max(0, now - attempt.last_alive_at) : null,
     };

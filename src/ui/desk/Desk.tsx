@@ -65,7 +65,8 @@ function DeskTable({
     {
       key: 'state',
       title: t('state'),
-      render: (_, { state, held, ending }) => t(`states.${ending ? 'ending' : (held ?? state)}`),
+      render: (_, { state, held, ending, moving }) =>
+        t(`states.${ending ? 'ending' : moving ? 'moving' : (held ?? state)}`),
     },
     { key: 'progress', title: t('progress'), render: (_, row) => <Progress row={row} /> },
     {

@@ -20,7 +20,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** What is done seldom, and always for a reason that is written down: more time, and the end. */
+/** What is done seldom, and always for a reason that is written down: more time, another computer, and the end. */
 export function MoreDialog({ open, onClose, ...rest }: Props) {
   const t = useTranslations('desk.moreFor');
   return (
@@ -98,6 +98,12 @@ function More({ who, attemptId, timed, onClose }: Omit<Props, 'open'>) {
         ) : (
           <p>{t('noClock')}</p>
         )}
+      </div>
+      <div className={styles.moreWay}>
+        <p>{t('moveText')}</p>
+        <Button size="large" aria-disabled={working || undefined} onClick={() => void go('move', {})}>
+          {t('move')}
+        </Button>
       </div>
       <div className={styles.moreWay}>
         <p>{t('endText')}</p>
