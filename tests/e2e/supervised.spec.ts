@@ -367,7 +367,9 @@ test('more time, and the end: each for a reason, heard of by the student, and wr
   await dialog.getByRole('button', { name: 'Go on at another computer' }).press('Enter');
   await expect(wren).toContainText('Part-way');
   await expect
-    .poll(() => app.query("SELECT 1 FROM sessions s JOIN users u ON u.id = s.user_id WHERE u.sign_in_name = 'wren'"))
+    .poll(() =>
+      app.query("SELECT 1 FROM sessions s JOIN users u ON u.id = s.user_id WHERE u.sign_in_name = 'wren'"),
+    )
     .toEqual([]);
   const there = await page.context().browser()?.newPage();
   if (!there) throw new Error('no browser');
