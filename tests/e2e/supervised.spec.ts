@@ -334,6 +334,8 @@ test('more time, and the end: each for a reason, heard of by the student, and wr
   page,
   app,
 }) => {
+  // Signs of life are waited for, again and again.
+  test.setTimeout(150_000);
   app.change('DELETE FROM rooms');
   await startTest(page, app);
   await ready(page);
