@@ -269,7 +269,8 @@ test('nobody reads or changes an attempt that is not theirs', async ({ ownApp: a
         method,
       );
       // What whoever supervises does is refused to every student, whosever the attempt is.
-      const forStaff = method === 'POST' && /\/(unlock|hold|release|late|marks|add-time|move|end)$/.test(route);
+      const forStaff =
+        method === 'POST' && /\/(unlock|hold|release|late|marks|add-time|move|end)$/.test(route);
       expect(forStaff ? [403] : [400, 404, 405], `${method} ${route}: ${answered.status}`).toContain(
         answered.status,
       );
