@@ -21,6 +21,8 @@ type Axe = { readonly run: (context: unknown, options: unknown) => Promise<Found
 
 /** axe with WCAG 2.2 A and AA, and colours at AAA, in the scheme the page has. */
 export async function expectAccessible(page: Page, screen: string): Promise<void> {
+  // While a page is looked at again its title comes a moment after what it shows.
+  await expect(page).toHaveTitle(/\S/);
   expect
     .soft(
       await run(page, {
