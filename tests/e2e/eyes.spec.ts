@@ -224,6 +224,11 @@ test('what is pointed at or has the focus stays at 7:1 in every scheme', async (
   const browser = await page.context().newCDPSession(page);
   await browser.send('DOM.enable');
   await browser.send('CSS.enable');
+  /** What has gone since it was found (a question that is drawn ahead is drawn anew) is pointed at by nobody. */
+  const force = (nodeId: number, forcedPseudoClasses: string[]) =>
+    browser.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses }).catch((error: unknown) => {
+      if (!String(error).includes('Could not find node')) throw error;
+    });
   for (const item of ['choice-2', 'gap-match-1', 'equation-1', 'coordinate-plane-2', 'end-attempt-1']) {
     await goTo(page, numberOf(item));
     // All at once: the browser is told to draw each as if it were pointed at, and as if it had the focus.
@@ -235,16 +240,14 @@ test('what is pointed at or has the focus stays at 7:1 in every scheme', async (
     expect(nodeIds.length).toBeGreaterThan(15);
     for (const state of ['hover', 'focus-visible'] as const) {
       const plain = await page.locator('[data-sheet=question] label, main button').first().evaluate(looksOf);
-      for (const nodeId of nodeIds)
-        await browser.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [state] });
+      for (const nodeId of nodeIds) await force(nodeId, [state]);
       await expectLegibleInEveryScheme(page, `${item}: ${state}`);
       if (state === 'focus-visible' && item === 'choice-2')
         expect(await page.locator('main button').first().evaluate(looksOf), 'the state is drawn').not.toEqual(
           plain,
         );
     }
-    for (const nodeId of nodeIds)
-      await browser.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [] });
+    for (const nodeId of nodeIds) await force(nodeId, []);
   }
 });
 
