@@ -150,11 +150,11 @@ beside(
   time(() => classOverview(db, by), 9),
   time(() => bareRoom.all(), 9),
 );
-const told = new Told(by);
-told.news(db, classOverview(db, by), Date.now());
+const told = new Told();
+told.news(db, by, classOverview(db, by), Date.now());
 line(
   `a room of ${ROOM}, what is new of it, each second`,
-  ms(time(() => told.news(db, classOverview(db, by), Date.now()), 9)),
+  ms(time(() => told.news(db, by, classOverview(db, by), Date.now()), 9)),
 );
 db.close();
 rmSync(folder, { recursive: true, force: true });

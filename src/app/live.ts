@@ -1,11 +1,12 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
+import { actsOf } from '@/core/access/access';
 import type { ClassRow } from '@/core/wire/desk';
 import { requireAct } from '@/server/accounts/access';
 import { nameOfSession, userOfSession } from '@/server/accounts/sessions';
 import type { User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { Refusal } from '@/server/refusal';
-import { Told, writtenSince } from '@/server/results/live';
+import { reachedAlike, Told, writtenSince } from '@/server/results/live';
 import { classOverview } from '@/server/results/overview';
 import { sessionTokenIn } from './session';
 
@@ -19,6 +20,9 @@ const ALIVE_EVERY_MS = 15_000;
 const MOST_STREAMS = 300;
 const MOST_OF_SESSION = 8;
 
+/** Looking takes a tenth of the time at most: the rest is for who answers. */
+const RESTS_TIMES = 9;
+
 interface Stream {
   readonly response: ServerResponse;
   readonly token: string;
@@ -29,55 +33,76 @@ interface Stream {
 const streams = new Set<Stream>();
 let timer: NodeJS.Timeout | null = null;
 let lookedAt = 0;
+let looking = false;
+/** No look before. */
+let restsUntil = 0;
 let isWritten = () => true;
 
 /** Whether a request asks for what goes on in the room, as it happens. */
 export const asksForLive = ({ method, url = '' }: IncomingMessage): boolean =>
   method === 'GET' && url === '/api/desk/live';
 
-/** Tells everyone what is new to them. Students whom two reach alike are looked at once. */
-function tellAll(now: number): void {
+const nextTurn = () => new Promise((resolve) => setImmediate(resolve));
+
+/** Who listens there now; null, and it ends, where they are signed out or may not any more. */
+function listener({ token, response }: Stream, now: number): User | null {
+  const user = userOfSession(database(), token, now);
+  if (user && !user.mustChange && actsOf(user.role).includes('supervise')) return user;
+  response.end();
+  return null;
+}
+
+/**
+ * Tells everyone what is new to them. Students whom two reach alike are looked at once, and who saves an answer is heard between.
+ * @returns how long that took, in milliseconds
+ */
+async function tellAll(now: number): Promise<number> {
   const db = database();
   const seen = new Map<string, readonly ClassRow[]>();
-  for (const stream of streams) {
+  let took = 0;
+  for (const stream of [...streams]) {
     const { response, told } = stream;
     // Whoever does not keep up is told when they do.
     if (response.writableNeedDrain) continue;
-    const rows = seen.get(told.reach) ?? classOverview(db, userOf(stream, now), now);
-    seen.set(told.reach, rows);
-    const news = told.news(db, [...rows], now);
-    if (news) response.write(`event: news\ndata: ${JSON.stringify(news)}\n\n`);
+    const began = performance.now();
+    const user = listener(stream, now);
+    if (user) {
+      const alike = reachedAlike(user);
+      const rows = seen.get(alike) ?? classOverview(db, user, now);
+      seen.set(alike, rows);
+      const news = told.news(db, user, rows, now);
+      if (news) response.write(`event: news\ndata: ${JSON.stringify(news)}\n\n`);
+    }
+    took += performance.now() - began;
+    await nextTurn();
   }
+  return took;
 }
 
-/** Who still listens there. @throws Refusal `not-signed-in` */
-function userOf({ token }: Pick<Stream, 'token'>, now: number): User {
-  const user = userOfSession(database(), token, now);
-  if (!user) throw new Refusal('not-signed-in', 401);
-  return user;
-}
-
-/** Lets go whoever is not signed in any more, and gives the others a sign. */
+/** Gives a sign where nothing was said for a while; whoever is signed out is let go. */
 function keepAlive(now: number): void {
-  for (const stream of streams) {
+  for (const stream of [...streams]) {
     if (now - stream.heardAt < ALIVE_EVERY_MS) continue;
     stream.heardAt = now;
-    if (userOfSession(database(), stream.token, now)) stream.response.write(': here\n\n');
-    else stream.response.end();
+    if (listener(stream, now)) stream.response.write(': here\n\n');
   }
 }
 
-function tick(): void {
+async function tick(): Promise<void> {
   const now = Date.now();
+  if (looking) return;
+  looking = true;
   try {
     keepAlive(now);
-    if (!isWritten() && now - lookedAt < LOOK_ANYWAY_MS) return;
+    if (now < restsUntil || (!isWritten() && now - lookedAt < LOOK_ANYWAY_MS)) return;
     lookedAt = now;
-    tellAll(now);
+    restsUntil = now + (await tellAll(now)) * RESTS_TIMES;
   } catch (error) {
-    // One who has gone takes nobody with them: everybody connects anew by themselves.
-    if (!(error instanceof Refusal)) console.error(error);
-    for (const { response } of streams) response.end();
+    console.error(error);
+    // Everybody connects anew, and is told everything.
+    for (const { response } of [...streams]) response.end();
+  } finally {
+    looking = false;
   }
 }
 
@@ -91,7 +116,7 @@ function open(request: IncomingMessage, response: ServerResponse): void {
   const session = nameOfSession(token);
   const own = [...streams].filter((one) => one.session === session).length;
   if (streams.size >= MOST_STREAMS || own >= MOST_OF_SESSION) throw new Refusal('busy', 503);
-  const stream: Stream = { response, token, session, told: new Told(user), heardAt: now };
+  const stream: Stream = { response, token, session, told: new Told(), heardAt: now };
   response.writeHead(200, {
     'content-type': 'text/event-stream',
     'cache-control': 'no-store',
@@ -107,7 +132,7 @@ function open(request: IncomingMessage, response: ServerResponse): void {
     timer = null;
   });
   if (timer === null) isWritten = writtenSince(database());
-  timer ??= setInterval(tick, LOOK_EVERY_MS).unref();
+  timer ??= setInterval(() => void tick(), LOOK_EVERY_MS).unref();
   // What the page has is as old as the page: it is told everything first.
   lookedAt = 0;
 }

@@ -1,4 +1,4 @@
-import type { PackageReport } from '@/core/wire/desk';
+import type { PackageReport } from '@/core/wire/library';
 import { database } from '@/server/db/open';
 import { filesAt } from '@/server/library/files';
 import { bringPackage } from '@/server/library/bring';

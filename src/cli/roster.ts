@@ -1,4 +1,4 @@
-import type { RosterReport } from '@/core/wire/desk';
+import type { RosterReport } from '@/core/wire/people';
 import { UnreadablePackage } from '@/core/qti/package';
 import { UnreadableRoster } from '@/core/roster/read';
 import type { Problem } from '@/core/xml/problem';

@@ -147,7 +147,8 @@ test('a person’s data is handed out whole, and erased once what goes and what 
   await expect(page.getByText('1 attempt with all its answers and results')).toBeVisible();
   await expectAccessible(page, 'erasing a person');
   await page.getByRole('button', { name: 'Erase for good' }).press('Enter');
-  await expect(page.getByText('Please say why, and that you have looked.')).toBeVisible();
+  await expect(page.getByText('Please say why.')).toBeVisible();
+  await expect(page.getByText('Please look at what is gone, and say that you have.')).toBeVisible();
   await page.getByLabel('Why').fill('asked for by the family');
   await page.getByRole('checkbox', { name: /I have looked/ }).press('Space');
   await page.getByRole('button', { name: 'Erase for good' }).press('Enter');

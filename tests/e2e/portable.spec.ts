@@ -104,6 +104,10 @@ test('a program reaches nothing: not the page, not the network, not another addr
     );
     await route.fulfill({ response, body: text });
   });
+  const refused = page.waitForEvent(
+    'console',
+    (message) => /elsewhere\.test\/.*violates/.test(message.text()) && /fram/i.test(message.text()),
+  );
   await open(page, app);
   await expect(frameOf(page).getByText(/^tried:/)).toBeVisible();
   expect(
@@ -111,7 +115,8 @@ test('a program reaches nothing: not the page, not the network, not another addr
       .getByText(/^tried:/)
       .textContent(),
   ).toMatch(/^tried: (beacon)?$/);
-  await page.waitForTimeout(1_500);
+  // It tries to lead itself away, and the page's policy says no.
+  await refused;
   expect(asked.filter((url) => url.includes('elsewhere.test'))).toEqual([]);
   expect(new URL(page.url()).pathname).toMatch(/^\/attempts\//);
   // What it says is no answer.

@@ -409,6 +409,10 @@ test('the desk is told as it happens; without that it says so and looks again', 
   await expect(line(proctor, 'Wren Halloran')).toContainText(/1 of \d+ answered/);
   await expect(line(proctor, 'Wren Halloran')).toContainText('at question 1');
   expect(asked.filter((url) => url.includes('/desk'))).toEqual([]);
+  // Whoever is signed out is told nothing more.
+  app.change("DELETE FROM sessions WHERE user_id = (SELECT id FROM users WHERE sign_in_name = 'petra')");
+  await expect(proctor.getByRole('heading', { name: 'Sign in' })).toBeVisible({ timeout: 40_000 });
+  await signInByHand(proctor, app, 'petra');
   await proctor.route('**/api/desk/live', (route) => route.abort());
   await proctor.reload();
   await expect(

@@ -1,4 +1,5 @@
-import type { PersonHere, SchoolClass } from '@/core/wire/desk';
+import type { SchoolClass } from '@/core/wire/desk';
+import type { PersonHere } from '@/core/wire/people';
 import type { Act } from '@/core/access/access';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';

@@ -1,4 +1,4 @@
-import type { Slip } from '@/core/wire/desk';
+import type { Slip } from '@/core/wire/people';
 import { randomInt } from 'node:crypto';
 import { hash } from '@node-rs/argon2';
 import { passwordFault } from '@/core/password';

@@ -27,18 +27,19 @@ export const settledMarks = (db: Db, attemptId: string): Map<string, PersonPoint
       .map(({ item, points }) => [item, JSON.parse(points) as PersonPoints]),
   );
 
+/** A sitting as a machine scores it, with what persons gave for its questions. */
+export const withMarks = (asMachine: Sitting, given: ReadonlyMap<string, PersonPoints>): Sitting =>
+  given.size > 0 ? asMachine.marked(given) : asMachine;
+
 /** How an attempt stands at a moment, scored by the keys that count now and by what persons gave for it. */
-export function markedSitting(db: Db, attempt: AttemptRow, at: number): Sitting {
-  const given = settledMarks(db, attempt.id);
-  const asMachine = scoredSitting(db, attempt, at);
-  return given.size > 0 ? asMachine.marked(given) : asMachine;
-}
+export const markedSitting = (db: Db, attempt: AttemptRow, at: number): Sitting =>
+  withMarks(scoredSitting(db, attempt, at), settledMarks(db, attempt.id));
 
 /** Keeps the scores of an attempt that is over: of every question it has, and of the test where it scores itself. */
 export function keepScores(db: Db, attempt: AttemptRow, at: number): void {
   const { id: attemptId } = attempt;
   const given = settledMarks(db, attemptId);
-  const sitting = markedSitting(db, attempt, at);
+  const sitting = withMarks(scoredSitting(db, attempt, at), given);
   const { plan, state } = sitting;
   const toMark = new Set<string>();
   for (const place of plan.places) {

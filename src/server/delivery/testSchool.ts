@@ -2,13 +2,14 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BrowserAction, BrowserEvent } from '@/core/attempt/events';
+import type { RawResponse } from '@/core/content/response';
 import type { AccessNeeds } from '@/core/needs';
 import { putUser, userById, type User } from '../accounts/users';
 import { openDatabase, type Db } from '../db/open';
 import { filesAt } from '../library/files';
 import { importPackage } from '../library/library';
 import { assign, assignedTests } from './assignments';
-import { beginAttempt, resumeAttempt, saveBatch } from './delivery';
+import { beginAttempt, handIn, resumeAttempt, saveBatch } from './delivery';
 
 /** A school with one student who is taking one test, for unit tests: a database of its own, and time as the test says. */
 export interface TestSchool {
@@ -68,6 +69,29 @@ export async function testSchool(
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/**
+ * A student answers questions of an attempt, one response each, and hands it in.
+ * @param page which has the attempt
+ */
+export async function finishTest(
+  db: Db,
+  student: User,
+  { attemptId, device }: { readonly attemptId: string; readonly device: string },
+  answers: Readonly<Record<string, RawResponse>>,
+): Promise<void> {
+  const events = Object.entries(answers).map(([item, value], i): BrowserEvent => ({
+    type: 'answered',
+    device,
+    seq: i + 1,
+    at: 100 + i,
+    item,
+    responses: { RESPONSE: value },
+    how: 'edit',
+  }));
+  await saveBatch(db, student, attemptId, { device, events, cursor: 0 }, 1000);
+  handIn(db, student, attemptId, device, 'asked', 2000);
 }
 
 /** Somebody who reaches everybody. */

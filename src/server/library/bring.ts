@@ -1,4 +1,4 @@
-import type { PackageReport } from '@/core/wire/desk';
+import type { PackageReport } from '@/core/wire/library';
 import { readPackage, UnreadablePackage, type PackageFiles } from '@/core/qti/package';
 import type { Problem } from '@/core/xml/problem';
 import type { Db } from '../db/open';

@@ -4,7 +4,7 @@ import type {
   LibraryTest,
   LibraryVersion,
   TestInLibrary,
-} from '@/core/wire/desk';
+} from '@/core/wire/library';
 import { interactionsOf } from '@/core/content/content';
 import type { Item } from '@/core/item/item';
 import { itemRefsOf } from '@/core/item/test';

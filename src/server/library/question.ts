@@ -1,4 +1,4 @@
-import type { QuestionInLibrary, TriedAnswer } from '@/core/wire/desk';
+import type { QuestionInLibrary, TriedAnswer } from '@/core/wire/library';
 import type { RawResponse } from '@/core/content/response';
 import { rawOf } from '@/core/content/response';
 import { answerableItem } from '@/core/deliver/answerable';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync, rmSync, statSync } from 'node:fs';
 import { appendFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { PackageReport } from '@/core/wire/desk';
+import type { PackageReport } from '@/core/wire/library';
 import { requireAct } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';

@@ -1,4 +1,4 @@
-import type { AnswerToMark, QuestionToMark } from '@/core/wire/desk';
+import type { AnswerToMark, QuestionToMark } from '@/core/wire/marking';
 import { createHash } from 'node:crypto';
 import { deliverItem, deliverScorerRubrics } from '@/core/deliver/deliver';
 import { settle, totalOf, traitsOf } from '@/core/marking/marking';

@@ -1,4 +1,4 @@
-import type { WhatIsErased } from '@/core/wire/desk';
+import type { WhatIsErased } from '@/core/wire/people';
 import { requireAct } from '../accounts/access';
 import { forgetAttempts, forgetGuest, trierOf } from '../accounts/guests';
 import { logSecurity } from '../accounts/securityLog';
@@ -6,7 +6,7 @@ import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { personRow } from './person';
+import { IS_OF_PERSON, personRow } from './person';
 
 const countOf = (db: Db, sql: string, id: number | string): number =>
   prepared<[number | string], { count: number }>(db, `SELECT count(*) AS count FROM ${sql}`).get(id)?.count ??
@@ -23,14 +23,6 @@ export function whatIsErased(db: Db, by: User, userId: number): WhatIsErased {
     marksGiven: countOf(db, 'marks WHERE reader_id = ?', userId),
     running: countOf(db, "attempts WHERE user_id = ? AND phase = 'running'", userId) > 0,
   };
-}
-
-/** What the roster says of somebody, and of their places in it. */
-function eraseRoster(db: Db, sourcedId: string): void {
-  prepared(
-    db,
-    `DELETE FROM roster_records WHERE ? IN (CASE kind WHEN 'users' THEN sourced_id END, json_extract(fields, '$.userSourcedId'))`,
-  ).run(sourcedId);
 }
 
 /**
@@ -56,7 +48,7 @@ export function erase(db: Db, by: User, userId: number, reason: string, now: num
       `UPDATE security_log SET address = NULL, details = '{}'
        WHERE user_id = ? OR json_extract(details, '$.name') = ? COLLATE NOCASE`,
     ).run(userId, name);
-    if (sourcedId !== null) eraseRoster(db, sourcedId);
+    if (sourcedId !== null) prepared(db, `DELETE FROM roster_records WHERE ${IS_OF_PERSON}`).run(sourcedId);
     prepared(
       db,
       `UPDATE users SET sign_in_name = 'erased ' || id, display_name = '–', password_hash = NULL, needs = '{}', chosen_view = NULL,

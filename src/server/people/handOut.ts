@@ -5,11 +5,11 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { resultsDocument } from '../results/exports';
 import { zipStream, type ZipEntry } from '../zipStream';
-import { personRow } from './person';
+import { IS_OF_PERSON, personRow } from './person';
 
 type Row = Readonly<Record<string, unknown>>;
 
-/** Tables with lines of a person beside their account, each with what finds theirs. `db` tests see to it that none is left out. */
+/** Tables with lines of a person beside their account, each with what finds theirs. A test sees to it that none is left out. */
 const OF_PERSON: Readonly<Record<string, string>> = {
   assignments: 'SELECT * FROM assignments WHERE user_id = ?',
   class_members:
@@ -54,8 +54,7 @@ function rosterOf(db: Db, sourcedId: string | null): readonly Row[] {
   if (sourcedId === null) return [];
   return prepared<[string], Row>(
     db,
-    `SELECT kind, sourced_id, fields, active, changed_at FROM roster_records
-     WHERE ? IN (CASE kind WHEN 'users' THEN sourced_id END, json_extract(fields, '$.userSourcedId'))`,
+    `SELECT kind, sourced_id, fields, active, changed_at FROM roster_records WHERE ${IS_OF_PERSON}`,
   ).all(sourcedId);
 }
 

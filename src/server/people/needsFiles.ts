@@ -1,4 +1,4 @@
-import type { ReadNeeds } from '@/core/wire/desk';
+import type { ReadNeeds } from '@/core/wire/people';
 import { needsFromPnp, pnpFrom } from '@/core/needs/pnp';
 import { pnpFromJson, pnpFromXml, PnpError, pnpToJson, pnpToXml } from '@/core/needs/pnpFiles';
 import { XmlError } from '@/core/xml/xml';

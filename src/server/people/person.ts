@@ -1,4 +1,4 @@
-import type { OpenSession, PersonPage } from '@/core/wire/desk';
+import type { OpenSession, PersonPage } from '@/core/wire/people';
 import { actsOf } from '@/core/access/access';
 import type { AccessNeeds } from '@/core/needs';
 import { reaches, requireAct } from '../accounts/access';
@@ -40,6 +40,10 @@ function requireKeeperOrGiver(db: Db, by: User, userId: number): { readonly keep
   if (!reaches(db, by, 'give', userId)) throw new Refusal('not-found', 404);
   return { keeps: false };
 }
+
+/** In SQL: whether a record of the roster is of the person of that sourced id, bound once: themselves, a role, a place in a class. */
+export const IS_OF_PERSON =
+  "? IN (CASE kind WHEN 'users' THEN sourced_id END, json_extract(fields, '$.userSourcedId'))";
 
 const classesOf = (db: Db, userId: number): string[] =>
   prepared<[number], { title: string }>(

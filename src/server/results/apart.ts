@@ -1,4 +1,4 @@
-import type { TestFigures } from '@/core/wire/desk';
+import type { TestFigures } from '@/core/wire/results';
 import { reachFor } from '../accounts/access';
 import type { User } from '../accounts/users';
 import { inChild } from '../child';

@@ -1,4 +1,4 @@
-import type { QuestionFigures, TestFigures } from '@/core/wire/desk';
+import type { QuestionFigures, TestFigures } from '@/core/wire/results';
 import { responseTexts, type RawResponse } from '@/core/content/response';
 import { interactionsOf } from '@/core/content/content';
 import { formatScalar } from '@/core/content/value';

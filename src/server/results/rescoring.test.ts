@@ -1,14 +1,14 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { BrowserEvent } from '@/core/attempt/events';
 import type { RawResponse } from '@/core/content/response';
 import { filesFrom } from '@/core/qti/testItem';
 import { addClass, putIntoClass } from '../accounts/classes';
 import { putUser, userById, type User } from '../accounts/users';
 import { openDatabase, type Db } from '../db/open';
 import { assign, assignedTests } from '../delivery/assignments';
-import { beginAttempt, handIn, resumeAttempt, saveBatch } from '../delivery/delivery';
+import { beginAttempt, resumeAttempt } from '../delivery/delivery';
+import { finishTest } from '../delivery/testSchool';
 import { deletePackage, importPackage } from '../library/library';
 import { mark } from '../marking/marking';
 import { correctedKeys, keyVersions, previewRescoring, rescore, scoreWhatIsLeft } from './rescoring';
@@ -97,22 +97,12 @@ function begin(testId: number, student: User) {
   return { attemptId, device: resumeAttempt(db, student, attemptId, null, 0).device };
 }
 async function finish(
-  { attemptId, device }: ReturnType<typeof begin>,
+  open: ReturnType<typeof begin>,
   student: User,
   answers: Record<string, RawResponse>,
-) {
-  const events = Object.entries(answers).map(([name, value], i): BrowserEvent => ({
-    type: 'answered',
-    device,
-    seq: i + 1,
-    at: 100 + i,
-    item: name,
-    responses: { RESPONSE: value },
-    how: 'edit',
-  }));
-  await saveBatch(db, student, attemptId, { device, events, cursor: 0 }, 1000);
-  handIn(db, student, attemptId, device, 'asked', 2000);
-  return attemptId;
+): Promise<string> {
+  await finishTest(db, student, open, answers);
+  return open.attemptId;
 }
 const take = (testId: number, student: User, answers: Record<string, RawResponse>) =>
   finish(begin(testId, student), student, answers);

@@ -4,20 +4,19 @@ import type {
   RescoredQuestion,
   RescoredStudent,
   RescoringPreview,
-} from '@/core/wire/desk';
+} from '@/core/wire/results';
 import { fitsForms, misfitsIn, type Misfit } from '@/core/sitting/rescore';
 import { numberOf } from '@/core/processing/numbers';
 import type { Value } from '@/core/content/value';
-import type { Sitting } from '@/core/sitting/sitting';
 import { reachFor, IS_REACHED } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { optionsOf } from '../delivery/assignments';
-import { anyAttempt, type AttemptRow } from '../delivery/attempts';
+import { anyAttempt } from '../delivery/attempts';
 import { forgetAssets } from '../delivery/content';
 import { keysOf } from '../delivery/keys';
-import { keepScores, markedSitting, settledMarks } from '../delivery/scores';
+import { keepScores, markedSitting, settledMarks, withMarks } from '../delivery/scores';
 import { contentOf, sittingOf } from '../delivery/sittings';
 import { Refusal } from '../refusal';
 
@@ -106,7 +105,9 @@ export async function previewRescoring(
     const attempt = anyAttempt(db, id);
     const asAnswered = sittingOf(db, attempt, attempt.handed_in_at ?? 0);
     for (const [ref, why] of misfitsIn(asAnswered, keys)) misfits.set(ref, why);
-    const [before, after] = bothWays(db, attempt, asAnswered.scoredBy(keys));
+    // What persons gave stands in both.
+    const before = markedSitting(db, attempt, attempt.handed_in_at ?? 0);
+    const after = withMarks(asAnswered.scoredBy(keys), settledMarks(db, id));
     for (const place of after.plan.places) {
       const { ref } = place;
       const [was, is] = [before, after].map((one) => scoreIn(one.state.questions.get(ref)?.score?.outcomes));
@@ -127,15 +128,6 @@ export async function previewRescoring(
     students,
     misfits: [...misfits].map(([ref, why]) => ({ ref, why })),
   };
-}
-
-/** An attempt scored as it is now, and as it would be; what persons gave stands in both. */
-function bothWays(db: Db, attempt: AttemptRow, rescored: Sitting): [before: Sitting, after: Sitting] {
-  const given = settledMarks(db, attempt.id);
-  return [
-    markedSitting(db, attempt, attempt.handed_in_at ?? 0),
-    given.size > 0 ? rescored.marked(given) : rescored,
-  ];
 }
 
 /**

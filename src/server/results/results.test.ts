@@ -1,15 +1,14 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { BrowserEvent } from '@/core/attempt/events';
 import type { RawResponse } from '@/core/content/response';
 import { filesFrom } from '@/core/qti/testItem';
 import { putUser, userById, type User } from '../accounts/users';
 import { openDatabase, type Db } from '../db/open';
 import { assign, assignedTests } from '../delivery/assignments';
-import { beginAttempt, handIn, resumeAttempt, saveBatch } from '../delivery/delivery';
+import { beginAttempt, resumeAttempt } from '../delivery/delivery';
 import { importPackage } from '../library/library';
-import { ADMINISTRATOR } from '../delivery/testSchool';
+import { ADMINISTRATOR, finishTest } from '../delivery/testSchool';
 import { classOverview } from './overview';
 import { answersFor, resultFor } from './results';
 
@@ -84,18 +83,8 @@ async function taken(answers: Record<string, RawResponse>, outcome = '', process
   assign(db, testIds[0] ?? 0, student.id);
   const { attemptId } = beginAttempt(db, student, assignedTests(db, student.id)[0]?.assignmentId ?? 0, 0);
   const { device } = resumeAttempt(db, student, attemptId, null, 0);
-  const events = Object.entries(answers).map(([name, value], i): BrowserEvent => ({
-    type: 'answered',
-    device,
-    seq: i + 1,
-    at: 100 + i,
-    item: name,
-    responses: { RESPONSE: value },
-    how: 'edit',
-  }));
-  await saveBatch(db, student, attemptId, { device, events, cursor: 0 }, 1000);
   expect(resultFor(db, student, attemptId)).toBeNull();
-  handIn(db, student, attemptId, device, 'asked', 2000);
+  await finishTest(db, student, { attemptId, device }, answers);
   return attemptId;
 }
 

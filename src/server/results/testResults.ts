@@ -1,4 +1,4 @@
-import type { StudentResult, TestWithResults } from '@/core/wire/desk';
+import type { StudentResult, TestWithResults } from '@/core/wire/results';
 import type { Item } from '@/core/item/item';
 import type { ProgressState } from '@/core/interactions/types';
 import { readPoints } from '@/core/sitting/points';

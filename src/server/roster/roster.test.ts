@@ -1,4 +1,4 @@
-import type { RosterReport } from '@/core/wire/desk';
+import type { RosterReport } from '@/core/wire/people';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

@@ -1,4 +1,4 @@
-import type { RosterReport } from '@/core/wire/desk';
+import type { RosterReport } from '@/core/wire/people';
 import { hash } from '@node-rs/argon2';
 import type { Kind } from '@/core/roster/columns';
 import { peopleOf } from '@/core/roster/people';

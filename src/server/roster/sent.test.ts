@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
-import type { RosterReport } from '@/core/wire/desk';
+import type { RosterReport } from '@/core/wire/people';
 import { putUser, userById, type User } from '../accounts/users';
 import type { inChild } from '../child';
 import { openDatabase, type Db } from '../db/open';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { RosterReport } from '@/core/wire/desk';
+import type { RosterReport } from '@/core/wire/people';
 import { requireAct } from '../accounts/access';
 import { logSecurity } from '../accounts/securityLog';
 import type { User } from '../accounts/users';

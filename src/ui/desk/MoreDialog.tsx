@@ -1,15 +1,15 @@
 'use client';
 
-import { Button, Input, InputNumber } from 'antd';
+import { Button, InputNumber } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { MOST_REASON } from '@/core/wire/requests';
 import { Labelled } from '../entry/Labelled';
 import { useAsk } from '../entry/useAsk';
 import { DeskDialog } from './DeskDialog';
 import { useFocusBack } from '../kit/useFocusBack';
 import styles from './desk.module.css';
+import { useReason } from './useReason';
 
 interface Props {
   readonly open: boolean;
@@ -34,14 +34,12 @@ function More({ who, attemptId, timed, onClose }: Omit<Props, 'open'>) {
   const t = useTranslations('desk.moreFor');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
-  const [reason, setReason] = useState('');
+  const reason = useReason({ label: t('reason'), text: t('reasonText'), missing: t('missing') });
   const [minutes, setMinutes] = useState(10);
-  const [missing, setMissing] = useState(false);
   useFocusBack();
-  const why = reason.trim();
   const go = async (path: string, body: object) => {
-    setMissing(why === '');
-    if (why === '' || working) return;
+    const why = reason.given();
+    if (why === null || working) return;
     if (!(await ask(`/api/attempts/${attemptId}/${path}`, { ...body, reason: why }, true))) return;
     onClose();
     router.refresh();
@@ -49,27 +47,7 @@ function More({ who, attemptId, timed, onClose }: Omit<Props, 'open'>) {
   return (
     <div className={styles.more}>
       <p>{who}</p>
-      <Labelled label={t('reason')}>
-        {(id) => (
-          <Input
-            id={id}
-            size="large"
-            maxLength={MOST_REASON}
-            value={reason}
-            aria-invalid={missing || undefined}
-            onChange={({ target }) => {
-              setReason(target.value);
-              setMissing(false);
-            }}
-          />
-        )}
-      </Labelled>
-      <p>{t('reasonText')}</p>
-      {missing && (
-        <p role="alert">
-          <b>{t('missing')}</b>
-        </p>
-      )}
+      {reason.field}
       {problem}
       <div className={styles.moreWay}>
         {timed ? (

@@ -13,6 +13,7 @@ import {
 } from 'recharts';
 import { useTranslations } from 'use-intl';
 import { useHydrated } from '../kit/useHydrated';
+import { AXIS } from './chartLook';
 import styles from './desk.module.css';
 
 const MINUTE_MS = 60_000;
@@ -70,8 +71,7 @@ function RoomChart({ test, dots }: { readonly test: string; readonly dots: reado
                 type="number"
                 dataKey="minutes"
                 domain={[0, Math.ceil(most)]}
-                stroke="var(--ink)"
-                tick={{ fill: 'var(--ink)' }}
+                {...AXIS}
                 label={{ value: t('minutes'), position: 'insideBottom', offset: -8, fill: 'var(--ink)' }}
               />
               <YAxis
@@ -80,8 +80,7 @@ function RoomChart({ test, dots }: { readonly test: string; readonly dots: reado
                 domain={[0, questions]}
                 allowDecimals={false}
                 width={48}
-                stroke="var(--ink)"
-                tick={{ fill: 'var(--ink)' }}
+                {...AXIS}
               />
               <ReferenceLine
                 segment={[

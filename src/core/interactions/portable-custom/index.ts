@@ -1,5 +1,4 @@
 import { responseTexts } from '../../content/response';
-import type { Value } from '../../content/value';
 import { complete, defineKind, empty, type InteractionBase } from '../types';
 import { toQtiJson, type QtiJson } from './json';
 
@@ -57,5 +56,3 @@ export const portableCustom = defineKind<PortableCustomModel>({
   said: (_model, response) => responseTexts(response).map((text) => ({ code: 'text', values: { text } })),
   fault: (_model, texts) => (texts.some((text) => text.length > PORTABLE_LIMITS.text) ? 'impossible' : null),
 });
-
-export type ValueOf = (name: string) => Value;

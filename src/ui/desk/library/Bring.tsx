@@ -1,6 +1,6 @@
 'use client';
 
-import type { PackageReport } from '@/core/wire/desk';
+import type { PackageReport } from '@/core/wire/library';
 import { Alert, Button, Progress, Upload } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';

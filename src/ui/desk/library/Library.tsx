@@ -1,6 +1,7 @@
 'use client';
 
-import type { DeskUser, LibraryPackage } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { LibraryPackage } from '@/core/wire/library';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';
 import { DeskPage } from '../DeskPage';

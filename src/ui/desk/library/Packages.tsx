@@ -1,6 +1,6 @@
 'use client';
 
-import type { LibraryPackage, LibraryTest, LibraryVersion } from '@/core/wire/desk';
+import type { LibraryPackage, LibraryTest, LibraryVersion } from '@/core/wire/library';
 import { Button, Empty, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';

@@ -1,6 +1,7 @@
 'use client';
 
-import type { DeskUser, QuestionInLibrary, TriedAnswer } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { QuestionInLibrary, TriedAnswer } from '@/core/wire/library';
 import { Button } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';

@@ -1,4 +1,4 @@
-import type { TriedAnswer } from '@/core/wire/desk';
+import type { TriedAnswer } from '@/core/wire/library';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';
 import styles from './library.module.css';

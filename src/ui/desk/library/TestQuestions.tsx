@@ -1,6 +1,7 @@
 'use client';
 
-import type { DeskUser, LibraryQuestion, Student, TestInLibrary } from '@/core/wire/desk';
+import type { DeskUser, Student } from '@/core/wire/desk';
+import type { LibraryQuestion, TestInLibrary } from '@/core/wire/library';
 import { Button, Table, type TableColumnsType } from 'antd';
 import { useTranslations } from 'use-intl';
 import { ContentTitle } from '../../content/ContentView';

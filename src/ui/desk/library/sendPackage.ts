@@ -1,4 +1,4 @@
-import type { PackageReport } from '@/core/wire/desk';
+import type { PackageReport } from '@/core/wire/library';
 import { PIECE_BYTES } from '@/core/wire/uploads';
 import { post, type Answer } from '../../kit/post';
 

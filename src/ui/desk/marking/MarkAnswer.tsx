@@ -1,6 +1,7 @@
 'use client';
 
-import type { AnswerToMark, DeskUser } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { AnswerToMark } from '@/core/wire/marking';
 import { Button, Input } from 'antd';
 import { useId, useState } from 'react';
 import { useTranslations } from 'use-intl';

@@ -1,6 +1,7 @@
 'use client';
 
-import type { DeskUser, QuestionToMark } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { QuestionToMark } from '@/core/wire/marking';
 import { Button, Empty, Space } from 'antd';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReadNeeds } from '@/core/wire/desk';
+import type { ReadNeeds } from '@/core/wire/people';
 import { Button, Space, Upload } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';

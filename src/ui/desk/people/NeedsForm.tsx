@@ -1,6 +1,6 @@
 'use client';
 
-import type { PersonPage } from '@/core/wire/desk';
+import type { PersonPage } from '@/core/wire/people';
 import { Button, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';

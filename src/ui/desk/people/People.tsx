@@ -1,6 +1,7 @@
 'use client';
 
-import type { DeskUser, PersonHere } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { PersonHere } from '@/core/wire/people';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';
 import { DeskPage } from '../DeskPage';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { PersonHere, Slip } from '@/core/wire/desk';
+import type { PersonHere, Slip } from '@/core/wire/people';
 import { Button, Checkbox, Select, Space, Table, type TableColumnsType } from 'antd';
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';

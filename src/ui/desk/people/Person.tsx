@@ -1,6 +1,7 @@
 'use client';
 
-import type { DeskUser, PersonPage, WhatIsErased } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { PersonPage, WhatIsErased } from '@/core/wire/people';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';
 import { Fact } from '../../entry/SetForYou';

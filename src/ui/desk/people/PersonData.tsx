@@ -1,16 +1,15 @@
 'use client';
 
-import type { PersonPage, WhatIsErased } from '@/core/wire/desk';
-import { Button, Checkbox, Input } from 'antd';
+import type { PersonPage, WhatIsErased } from '@/core/wire/people';
+import { Button, Checkbox } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { MOST_REASON } from '@/core/wire/requests';
-import { Labelled } from '../../entry/Labelled';
 import { useAsk } from '../../entry/useAsk';
 import { useFocusBack } from '../../kit/useFocusBack';
 import desk from '../desk.module.css';
 import { DeskDialog } from '../DeskDialog';
+import { useReason } from '../useReason';
 
 interface Props {
   readonly person: PersonPage;
@@ -56,15 +55,15 @@ function Erase({ person, erased, onClose }: Omit<Props, 'self'> & { readonly onC
   const t = useTranslations('person.data');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
-  const [reason, setReason] = useState('');
+  const reason = useReason({ label: t('reason'), missing: t('missing') });
   const [sure, setSure] = useState(false);
-  const [missing, setMissing] = useState(false);
+  const [unsure, setUnsure] = useState(false);
   useFocusBack();
-  const ready = reason.trim() !== '' && sure;
   const go = async () => {
-    setMissing(!ready);
-    if (!ready || working) return;
-    if (await ask(`/api/users/${person.id}/erase`, { reason: reason.trim() })) router.push('/desk/people');
+    const why = reason.given();
+    setUnsure(!sure);
+    if (why === null || !sure || working) return;
+    if (await ask(`/api/users/${person.id}/erase`, { reason: why })) router.push('/desk/people');
   };
   const gone = [
     t('gone.account'),
@@ -94,27 +93,13 @@ function Erase({ person, erased, onClose }: Omit<Props, 'self'> & { readonly onC
       <Lines lines={gone} />
       <h3>{t('staysTitle')}</h3>
       <Lines lines={stays} />
-      <Labelled label={t('reason')}>
-        {(id) => (
-          <Input
-            id={id}
-            size="large"
-            maxLength={MOST_REASON}
-            value={reason}
-            aria-invalid={(missing && reason.trim() === '') || undefined}
-            onChange={({ target }) => {
-              setReason(target.value);
-              setMissing(false);
-            }}
-          />
-        )}
-      </Labelled>
+      {reason.field}
       <Checkbox checked={sure} onChange={({ target }) => setSure(target.checked)}>
         {t('sure')}
       </Checkbox>
-      {missing && (
+      {unsure && !sure && (
         <p role="alert">
-          <b>{t('missing')}</b>
+          <b>{t('unsure')}</b>
         </p>
       )}
       {problem}

@@ -1,6 +1,6 @@
 'use client';
 
-import type { OpenSession } from '@/core/wire/desk';
+import type { OpenSession } from '@/core/wire/people';
 import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useRef } from 'react';

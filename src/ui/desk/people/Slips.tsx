@@ -1,6 +1,6 @@
 'use client';
 
-import type { Slip } from '@/core/wire/desk';
+import type { Slip } from '@/core/wire/people';
 import { Button } from 'antd';
 import { useEffect, useRef } from 'react';
 import { useTranslations } from 'use-intl';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { RescoredQuestion, RescoredStudent, RescoringPreview } from '@/core/wire/desk';
+import type { RescoredQuestion, RescoredStudent, RescoringPreview } from '@/core/wire/results';
 import { Table, type TableColumnsType } from 'antd';
 import { useFormatter, useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';

@@ -3,6 +3,7 @@
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useTranslations } from 'use-intl';
 import { useHydrated } from '../../kit/useHydrated';
+import { AXIS } from '../chartLook';
 import styles from './results.module.css';
 
 /** At most so many bars, each as wide as any other. */
@@ -51,8 +52,8 @@ export function Distribution({ totals }: { readonly totals: readonly number[] })
               margin={{ top: 8, right: 8, bottom: 0, left: 0 }}
             >
               <CartesianGrid vertical={false} stroke="var(--line)" />
-              <XAxis dataKey="name" stroke="var(--ink)" tick={{ fill: 'var(--ink)' }} />
-              <YAxis allowDecimals={false} width={40} stroke="var(--ink)" tick={{ fill: 'var(--ink)' }} />
+              <XAxis dataKey="name" {...AXIS} />
+              <YAxis allowDecimals={false} width={40} {...AXIS} />
               <Bar dataKey="n" fill="var(--accent)" isAnimationActive={false} />
             </BarChart>
           </ResponsiveContainer>

@@ -1,6 +1,6 @@
 'use client';
 
-import type { QuestionFigures, TestFigures } from '@/core/wire/desk';
+import type { QuestionFigures, TestFigures } from '@/core/wire/results';
 import { Table, type TableColumnsType } from 'antd';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';

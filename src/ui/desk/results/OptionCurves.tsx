@@ -1,10 +1,11 @@
 'use client';
 
-import type { OptionFigures } from '@/core/wire/desk';
+import type { OptionFigures } from '@/core/wire/results';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useTranslations } from 'use-intl';
 import { useHydrated } from '../../kit/useHydrated';
 import { useFigures } from '../useFigures';
+import { AXIS } from '../chartLook';
 import styles from './results.module.css';
 
 /** Lines are told apart by how they are broken, and by the letter at their end; never by color alone. */
@@ -33,14 +34,8 @@ export function OptionCurves({ options }: { readonly options: readonly OptionFig
               margin={{ top: 8, right: 40, bottom: 0, left: 0 }}
             >
               <CartesianGrid vertical={false} stroke="var(--line)" />
-              <XAxis dataKey="group" stroke="var(--ink)" tick={{ fill: 'var(--ink)' }} />
-              <YAxis
-                width={56}
-                domain={[0, 1]}
-                tickFormatter={(share: number) => percent(share)}
-                stroke="var(--ink)"
-                tick={{ fill: 'var(--ink)' }}
-              />
+              <XAxis dataKey="group" {...AXIS} />
+              <YAxis width={56} domain={[0, 1]} tickFormatter={(share: number) => percent(share)} {...AXIS} />
               {options.map(({ option, right }, i) => (
                 <Line
                   key={option}

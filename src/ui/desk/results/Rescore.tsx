@@ -1,17 +1,18 @@
 'use client';
 
-import type { DeskUser, KeyVersion, RescoringPreview, TestWithResults } from '@/core/wire/desk';
-import { Alert, Button, Input, Select } from 'antd';
+import type { DeskUser } from '@/core/wire/desk';
+import type { KeyVersion, RescoringPreview, TestWithResults } from '@/core/wire/results';
+import { Alert, Button, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { MOST_REASON } from '@/core/wire/requests';
 import entry from '../../entry/entry.module.css';
 import { Labelled } from '../../entry/Labelled';
 import { useAsk } from '../../entry/useAsk';
 import { DeskPage } from '../DeskPage';
 import desk from '../desk.module.css';
 import { useDateWords } from '../useDateWords';
+import { useReason } from '../useReason';
 import { Difference } from './Difference';
 import styles from './results.module.css';
 
@@ -109,39 +110,17 @@ function Do({
   const t = useTranslations('results.rescore');
   const router = useRouter();
   const { working, problem, ask } = useAsk();
-  const [reason, setReason] = useState('');
-  const [missing, setMissing] = useState(false);
+  const reason = useReason({ label: t('reason'), text: t('reasonText'), missing: t('missing') });
   const rescore = async () => {
-    const why = reason.trim();
-    setMissing(why === '');
-    if (why === '' || working) return;
+    const why = reason.given();
+    if (why === null || working) return;
     if (await ask(`/api/tests/${testId}/rescore`, { keyTestId, reason: why }))
       router.push(`/desk/results/${testId}`);
   };
   return (
     <div className={styles.do}>
       {preview.told > 0 && <p>{t('told', { count: preview.told })}</p>}
-      <Labelled label={t('reason')}>
-        {(id) => (
-          <Input
-            id={id}
-            size="large"
-            maxLength={MOST_REASON}
-            value={reason}
-            aria-invalid={missing || undefined}
-            onChange={({ target }) => {
-              setReason(target.value);
-              setMissing(false);
-            }}
-          />
-        )}
-      </Labelled>
-      <p className={entry.soft}>{t('reasonText')}</p>
-      {missing && (
-        <p role="alert">
-          <b>{t('missing')}</b>
-        </p>
-      )}
+      {reason.field}
       {problem}
       <Button type="primary" size="large" aria-disabled={working || undefined} onClick={() => void rescore()}>
         {working ? t('working') : t('do', { count: preview.attempts })}

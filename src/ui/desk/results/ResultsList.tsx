@@ -1,6 +1,7 @@
 'use client';
 
-import type { DeskUser, TestWithResults } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { TestWithResults } from '@/core/wire/results';
 import { Button, Empty } from 'antd';
 import { useTranslations } from 'use-intl';
 import entry from '../../entry/entry.module.css';

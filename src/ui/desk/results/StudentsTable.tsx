@@ -1,6 +1,6 @@
 'use client';
 
-import type { StudentResult } from '@/core/wire/desk';
+import type { StudentResult } from '@/core/wire/results';
 import { Button, Select, Table, type TableColumnsType } from 'antd';
 import { useState } from 'react';
 import { useTranslations } from 'use-intl';

@@ -1,6 +1,7 @@
 'use client';
 
-import type { CorrectedKeys, DeskUser, StudentResult, TestFigures, TestWithResults } from '@/core/wire/desk';
+import type { DeskUser } from '@/core/wire/desk';
+import type { CorrectedKeys, StudentResult, TestFigures, TestWithResults } from '@/core/wire/results';
 import { Button, Space } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
