@@ -31,11 +31,22 @@ test('somebody else’s interaction runs in a frame: by pointer and keys, taken 
   await level(page).press('ArrowUp');
   await expect(level(page)).toHaveAttribute('aria-valuenow', String(low + 2));
   await saved(page);
-  await expect(page.getByText('done', { exact: true })).toBeVisible();
+  await expect(page.locator('main').getByText('done', { exact: true })).toBeVisible();
   // What is around it changes it too.
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(level(page)).toHaveAttribute('aria-valuenow', String(low));
   await frameOf(page).getByRole('button', { name: 'Higher' }).press('Enter');
+  await saved(page);
+  // Drawn with the pointer, down to the ground and back.
+  const box = await level(page).boundingBox();
+  if (!box) throw new Error('no gauge');
+  await page.mouse.move(box.x + box.width / 2, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height - 5, { steps: 4 });
+  await page.mouse.up();
+  await expect(level(page)).toHaveAttribute('aria-valuenow', '0');
+  await level(page).press('PageUp');
+  for (let i = 5; i < low + 1; i += 1) await level(page).press('ArrowUp');
   await saved(page);
   // Keys of the page work in the frame too.
   await level(page).press('Alt+r');

@@ -24,20 +24,32 @@ define(['qtiCustomInteractionContext', 'water'], function (context, water) {
       gauge.setAttribute('aria-valuemin', '0');
       gauge.setAttribute('aria-valuemax', String(most));
       gauge.appendChild(drawing);
-      var show = water.draw(drawing, most);
+      var drawn = water.draw(drawing, most);
       var words = document.createElement('p');
 
       function tell() {
-        show(level);
+        drawn.show(level);
         words.textContent = level + ' ' + properties.unit;
         gauge.setAttribute('aria-valuenow', String(level));
         gauge.setAttribute('aria-valuetext', words.textContent);
       }
-      function move(by) {
+      function set(to) {
         touched = true;
-        level = Math.max(0, Math.min(most, level + by));
+        level = Math.max(0, Math.min(most, to));
         tell();
       }
+      function move(by) {
+        set(level + by);
+      }
+      // By a finger or the mouse: where it is pressed, and as far as it is drawn.
+      gauge.style.touchAction = 'none';
+      gauge.addEventListener('pointerdown', function (event) {
+        gauge.setPointerCapture(event.pointerId);
+        set(drawn.levelAt(event.clientY));
+      });
+      gauge.addEventListener('pointermove', function (event) {
+        if (gauge.hasPointerCapture(event.pointerId)) set(drawn.levelAt(event.clientY));
+      });
       function button(label, by) {
         var one = document.createElement('button');
         one.type = 'button';

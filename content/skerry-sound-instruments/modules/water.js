@@ -14,7 +14,9 @@ define([], function () {
     draw: function (place, most) {
       var step = 12;
       var height = most * step + 24;
-      var svg = make('svg', { viewBox: '0 0 120 ' + height, width: 120, height: height, 'aria-hidden': 'true' }, place);
+      var svg = make('svg', { viewBox: '0 0 120 ' + height, 'aria-hidden': 'true' }, place);
+      // As large as the letters around it, whatever size the student reads at.
+      svg.style.cssText = 'display:block;width:' + 120 / 16 + 'rem;height:' + height / 16 + 'rem';
       make('rect', { x: 46, y: 8, width: 40, height: most * step + 4, fill: 'none', stroke: 'currentColor', 'stroke-width': 2 }, svg);
       var water = make('rect', { x: 48, width: 36, fill: 'var(--accent)', opacity: 0.7 }, svg);
       for (var i = 0; i <= most; i += 1) {
@@ -25,9 +27,16 @@ define([], function () {
           text.textContent = String(i);
         }
       }
-      return function (level) {
-        water.setAttribute('y', height - 14 - level * step);
-        water.setAttribute('height', level * step + 2);
+      return {
+        show: function (level) {
+          water.setAttribute('y', height - 14 - level * step);
+          water.setAttribute('height', level * step + 2);
+        },
+        /** The level at a height of the screen. */
+        levelAt: function (y) {
+          var box = svg.getBoundingClientRect();
+          return Math.round((height - 14 - ((y - box.top) / box.height) * height) / step);
+        },
       };
     },
   };
