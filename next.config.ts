@@ -5,6 +5,8 @@ const config: NextConfig = {
   serverExternalPackages: ['better-sqlite3', '@node-rs/argon2', 'dictionary-en'],
   poweredByHeader: false,
   reactStrictMode: true,
+  // A page comes with its title, and keeps it while it is looked at again; streamed after it, it would be without one for a moment.
+  htmlLimitedBots: /.*/,
   // `npm run types` checks all of it; a build need not do so again.
   typescript: { ignoreBuildErrors: true },
   distDir: process.env.ABLE_DIST_DIR ?? '.next',
