@@ -36,6 +36,9 @@ export function saidChoices(
     .map((one) => ({ code: 'text', values: { text: offerWords(one) } }));
 }
 
+/** A number that an answer gives. */
+export const saidNumber = (number: string): Said => ({ code: 'text', values: { text: { number } } });
+
 /** What a place of a picture is called: its label, or "place 2 of 5". Null for what is no place of it. */
 export function spotName(hotspots: readonly Hotspot[], identifier: string): SaidValue | null {
   const index = hotspots.findIndex((one) => one.identifier === identifier);

@@ -1,5 +1,6 @@
 import { numberText, readMath, type MathNode } from '../math';
 import { ungroup } from '../math/node';
+import { saidNumber } from './said';
 import type { Said, SaidValue } from './types';
 
 const isSmall = (node: MathNode): boolean => ['num', 'var', 'const', 'infinity'].includes(node.t);
@@ -31,7 +32,7 @@ export function saidTree(node: MathNode): Said {
   const say = saidTree;
   switch (node.t) {
     case 'num':
-      return text(numberText(node.value));
+      return saidNumber(numberText(node.value));
     case 'var':
       return text(node.name);
     case 'const':

@@ -19,7 +19,11 @@ export interface Said {
   readonly code: string;
   readonly values?: Readonly<Record<string, SaidValue>>;
 }
-export type SaidValue = string | number | Said | readonly Said[];
+export type SaidValue = string | number | Said | readonly Said[] | SaidNumber;
+/** A number or a point of an answer, with a point before its tenths: written as the language of the question writes it. */
+export interface SaidNumber {
+  readonly number: string;
+}
 
 export interface Progress {
   readonly state: ProgressState;

@@ -13,6 +13,8 @@ import type { RawResponse } from '../content/response';
 
 /** What progress needs of an item; both the full item and the delivered one have it. */
 export interface Answerable {
+  /** What its numbers are written in; null where it does not say. */
+  readonly language: string | null;
   readonly body: Content;
   readonly responses: readonly ResponseShape[];
 }

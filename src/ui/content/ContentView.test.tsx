@@ -5,7 +5,7 @@ import { IntlProvider } from 'use-intl';
 import type { Content } from '@/core/content/content';
 import { itemFrom } from '@/core/qti/testItem';
 import { Speaking } from '../kit/Words';
-import { ContentView, WrittenIn, type ContentSlots } from './ContentView';
+import { ContentView, SentenceWith, WrittenIn, type ContentSlots } from './ContentView';
 
 const read = (inside: string): Content => itemFrom(`<qti-item-body>${inside}</qti-item-body>`).item.body;
 const show = (content: Content, slots: Partial<ContentSlots> = {}) =>
@@ -122,6 +122,21 @@ describe('content in another language than the page', () => {
     expect(spoken(/the sea/)).toBe('en-US');
     expect(spoken('la mer')).toBe('fr');
     expect(spoken('Vaciar')).toBe('es');
+  });
+
+  test('a title inside a sentence of the page says its own; one in the page’s language needs not', () => {
+    const say = (title: string) => `Terminar “${title}” …`;
+    const sentence = (language: string | null) => (
+      <Speaking language="es">
+        <SentenceWith title="Night ferry" language={language} say={say} />
+      </Speaking>
+    );
+    const { container, rerender } = render(sentence('en'));
+    expect(container.textContent).toBe('Terminar “Night ferry” …');
+    expect(spoken('Night ferry')).toBe('en');
+    rerender(sentence('es'));
+    expect(container.textContent).toBe('Terminar “Night ferry” …');
+    expect(container.querySelector('[lang]')).toBeNull();
   });
 
   test('says nothing where it is the page’s, or is not known', () => {

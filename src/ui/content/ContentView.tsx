@@ -188,6 +188,31 @@ export function ContentTitle({ language, children }: { language: string | null; 
   return <span lang={useForeign(language)?.content}>{children}</span>;
 }
 
+/** What no title has in it. */
+const MARK = '\u0000';
+
+/** A sentence of ours with a title of the content in it, which says its language where that is not the page's own. */
+export function SentenceWith({
+  title,
+  language,
+  say,
+}: {
+  title: string;
+  language: string | null;
+  say: (title: string) => string;
+}) {
+  const foreign = useForeign(language);
+  if (!foreign) return <>{say(title)}</>;
+  const [before = '', ...after] = say(MARK).split(MARK);
+  return (
+    <span>
+      {before}
+      {after.length > 0 && <span lang={foreign.content}>{title}</span>}
+      {after.join(title)}
+    </span>
+  );
+}
+
 /** Content in another language than the page's: its words carry their language, the controls among them the page's. */
 function drawForeign(content: Content, slots: ContentSlots, { content: lang, page }: Languages): ReactNode {
   const inPage = (model: InteractionModel) => (

@@ -37,7 +37,31 @@ describe('numbers where a comma stands before the tenths', () => {
   });
 });
 
+describe('maths where a comma stands before the tenths', () => {
+  const { showMaths, readMaths } = numbersOf(',');
+  test.each([
+    ['3.5x', '3{,}5x'],
+    ['\\frac{1.5}{2}', '\\frac{1{,}5}{2}'],
+    ['x^{.5}', 'x^{{,}5}'],
+    [
+      '\\begin{aligned}x&=2.5\\\\\\text{at 9.30 \\{sharp\\}}\\end{aligned}',
+      '\\begin{aligned}x&=2{,}5\\\\\\text{at 9.30 \\{sharp\\}}\\end{aligned}',
+    ],
+  ])('%s is drawn as %s', (latex, drawn) => {
+    expect(showMaths(latex)).toBe(drawn);
+    expect(readMaths(drawn)).toBe(latex);
+  });
+  test.each([
+    ['3,5', '3.5'],
+    ['3.5', '3.5'],
+    ['sqrt(2,25) + ,5', 'sqrt(2.25) + .5'],
+  ])('%s as it is typed is %s', (typed, kept) => {
+    expect(readMaths(typed)).toBe(kept);
+  });
+});
+
 test('where a point stands there, nothing changes', () => {
-  const { show, read, readPoint } = numbersOf('.');
+  const { show, read, readPoint, showMaths, readMaths } = numbersOf('.');
   expect([show('(0, 0.5)'), read('1,000.5'), readPoint('1,5')]).toEqual(['(0, 0.5)', '1,000.5', '1,5']);
+  expect([showMaths('1.5'), readMaths('1,000')]).toEqual(['1.5', '1,000']);
 });

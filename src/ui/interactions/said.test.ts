@@ -102,6 +102,19 @@ test.each<[name: string, responses: Readonly<Record<string, RawResponse>>, words
   expect(say.item(item(name), responses)).toBe(words);
 });
 
+/** Numbers of an answer as the question's language writes them, whatever the page's. */
+test.each<[name: string, responses: Readonly<Record<string, RawResponse>>, words: string]>([
+  ['slider-2', { RESPONSE: '0.25' }, '0,25'],
+  ['number-line-1', { RESPONSE: ['-1.5', '0.75'] }, '−1,5; 0,75'],
+  ['number-line-2', { RESPONSE: '[-1.5,2)' }, 'from −1,5, included, to 2, not included'],
+  ['coordinate-plane-1', { RESPONSE: ['LINE(0 1.5,2 5)'] }, 'Line through (0; 1,5) and (2; 5)'],
+  ['tally-plot-1', { RESPONSE: ['2.5', '0', '3', '1'] }, 'Mon: 2,5; Tue: 0; Wed: 3; Thu: 1'],
+  ['equation-1', { RESPONSE: '2.5x' }, '2,5 x'],
+  ['choice-1', { RESPONSE: 'B' }, '10 times'],
+])('%s in a language with a comma before the tenths', (name, responses, words) => {
+  expect(say.item({ ...item(name), language: 'de' }, responses)).toBe(words);
+});
+
 /** Written maths aloud, with the ends of what could be heard otherwise. */
 test.each([
   ['3\\frac{1}{2}', '3 and 1 over 2'],

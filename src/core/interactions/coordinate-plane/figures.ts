@@ -1,6 +1,6 @@
 import { readPoint, readPoints } from '../../geometry/graphs';
 import * as q from '../../math/rational';
-import type { Said } from '../types';
+import type { Said, SaidNumber } from '../types';
 
 /** The tools of the plane, in the words of `data-tools`. */
 export const PLANE_TOOLS = ['point', 'segment', 'line', 'ray', 'polygon', 'halfplane'] as const;
@@ -140,14 +140,18 @@ export const written = (value: number): string => String(Number(value.toPrecisio
 /** A point as it is written: `(−1, 2.5)`. */
 export const pointWords = ({ x, y }: PlanePoint): string => `(${written(x)}, ${written(y)})`;
 
+const saidPlaces = (points: readonly PlanePoint[]): SaidNumber => ({
+  number: points.map(pointWords).join(', '),
+});
+
 /** A figure as it is said: its kind and its points; of a half-plane also the side, as it is seen, and whether its edge belongs to it. */
 export function saidFigure({ tool, points, inside, closed }: Figure): Said {
   const [a, b] = points;
   const values = {
     count: points.length,
-    corners: points.map(pointWords).join(', '),
-    a: a ? pointWords(a) : '',
-    b: b ? pointWords(b) : '',
+    corners: saidPlaces(points),
+    a: saidPlaces(points.slice(0, 1)),
+    b: saidPlaces(points.slice(1, 2)),
   };
   if (tool !== 'halfplane' || !a || !b) return { code: `figure.${tool}`, values };
   // Above or below the boundary; right or left of it where it stands upright.
@@ -166,5 +170,5 @@ export function saidFigure({ tool, points, inside, closed }: Figure): Said {
 /** What is being drawn and not finished. */
 export const saidBegun = ({ tool, points }: Begun): Said => ({
   code: `begun.${tool}`,
-  values: { points: points.map(pointWords).join(', ') },
+  values: { points: saidPlaces(points) },
 });

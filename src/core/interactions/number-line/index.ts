@@ -6,6 +6,7 @@ import type { Rational } from '../../math/rational';
 import { countProgress, type Counts } from '../counts';
 import { exactOf, floatText } from '../quantity';
 import { finishedOnly, splitBegun } from '../begun';
+import { saidNumber } from '../said';
 import { saidSpan, spansOf, startOf } from './spans';
 import { labelOf, scaleOf, stepFrom, ticksOf, type Scale } from './ticks';
 
@@ -118,11 +119,11 @@ export const numberLine = defineKind<NumberLineModel>({
     const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
     const words = (value: Rational) => labelOf(value, style);
     if (model.mode === 'points')
-      return pointsOn(model, response).map((value) => ({ code: 'text', values: { text: words(value) } }));
+      return pointsOn(model, response).map((value) => saidNumber(words(value)));
     const start = startOf(response);
     return [
       ...spansOf(response).map((span) => saidSpan(span, words)),
-      ...(start ? [{ code: 'spanBegun', values: { from: words(start) } }] : []),
+      ...(start ? [{ code: 'spanBegun', values: { from: { number: words(start) } } }] : []),
     ];
   },
   fault(model, texts) {

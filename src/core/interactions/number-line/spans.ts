@@ -70,7 +70,7 @@ export const saidEnd = (
 ): Said =>
   at === null
     ? { code: side === 'from' ? 'noStart' : 'noEnd' }
-    : { code: 'end', values: { side, value: words(at), closed: closed ? 'yes' : 'no' } };
+    : { code: 'end', values: { side, value: { number: words(at) }, closed: closed ? 'yes' : 'no' } };
 
 /** A span as it is said: "from −1, included, to 2, not included". */
 export const saidSpan = ({ from, to }: Span, words: (value: Rational) => string): Said => ({

@@ -1,4 +1,5 @@
 import { numberFault } from '../faults';
+import { saidNumber } from '../said';
 import { defineKind, complete, empty, partial, type InteractionBase } from '../types';
 import { responseTexts } from '../../content/response';
 
@@ -35,6 +36,6 @@ export const slider = defineKind<SliderModel>({
   said: (_model, response) =>
     responseTexts(response)
       .slice(0, 1)
-      .map((value) => ({ code: 'text', values: { text: value } })),
+      .map(saidNumber),
   fault: (model, texts) => numberFault(texts, model.lower, model.upper),
 });

@@ -75,7 +75,7 @@ export const tallyPlot = defineKind<TallyPlotModel>({
       ? []
       : valuesOf(model, response).map((value, i) => ({
           code: 'amount',
-          values: { name: model.categories[i] ?? '', value },
+          values: { name: model.categories[i] ?? '', value: { number: String(value) } },
         })),
   fault: (model, texts) =>
     texts.length === model.categories.length ? numberFault(texts, 0, model.max, model.step) : 'impossible',

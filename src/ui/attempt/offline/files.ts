@@ -22,8 +22,14 @@ async function keep(cacheName: string, addresses: readonly string[], anew = fals
   const cache = await caches.open(cacheName);
   await Promise.all(
     addresses.map(async (address) => {
-      if (!anew && (await cache.match(address, { ignoreVary: true }))) return;
-      const response = await fetch(address);
+      const isKept = (await cache.match(address, { ignoreVary: true })) !== undefined;
+      if (isKept && !anew) return;
+      const response = await fetch(address).catch((reason: unknown) => {
+        // Out of reach: what is kept is as good as it was.
+        if (isKept) return null;
+        throw reason;
+      });
+      if (!response) return;
       // Sent somewhere else (signed out): that is not the page.
       if (!response.ok || response.redirected) throw new TypeError(`${address}: ${response.status}`);
       await cache.put(address, response);

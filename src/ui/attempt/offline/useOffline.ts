@@ -3,6 +3,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { forgetFiles, keepFiles, rememberLoaded, startWorker } from './files';
 
+/** Time before what could not be kept (no network, no room) is tried again; twice as long each time, up to the longest. */
+const FIRST_MS = 2_000;
+const LONGEST_MS = 60_000;
+
 /**
  * Makes an attempt's page one that can be loaded again without network.
  * @param pictures addresses of the files of its test
@@ -27,13 +31,20 @@ export function useOffline(
     ended.current = over;
     if (over || !ready || process.env.NODE_ENV !== 'production') return undefined;
     let gone = false;
-    void keepFiles(attemptId, pictures).then((all) => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const tryIt = async (wait: number): Promise<void> => {
+      const all = await keepFiles(attemptId, pictures);
       // Over while it was being kept.
-      if (ended.current) void forgetFiles(attemptId).catch(() => undefined);
-      else if (!gone) setKept(all);
-    });
+      if (ended.current) return forgetFiles(attemptId).catch(() => undefined);
+      if (gone) return undefined;
+      setKept(all);
+      if (!all) timer = setTimeout(() => void tryIt(Math.min(2 * wait, LONGEST_MS)), wait);
+      return undefined;
+    };
+    void tryIt(FIRST_MS);
     return () => {
       gone = true;
+      clearTimeout(timer);
     };
   }, [attemptId, over, pictures, ready]);
   return kept && !over;

@@ -17,7 +17,7 @@ export function useFigureWords() {
   return {
     point: (point: Parameters<typeof pointWords>[0]): string => show(pointWords(point)),
     /** What is being drawn and not finished: "Shape, not closed yet: (0, 0), (4, 0)". */
-    begun: (begun: Begun): string => show(phrase(saidBegun(begun))),
-    figure: (figure: Figure): string => show(phrase(saidFigure(figure))),
+    begun: (begun: Begun): string => phrase(saidBegun(begun)),
+    figure: (figure: Figure): string => phrase(saidFigure(figure)),
   };
 }

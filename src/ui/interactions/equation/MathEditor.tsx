@@ -6,6 +6,7 @@ import { convertLatexToMarkup, MathfieldElement } from 'mathlive';
 import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { useTranslations } from 'use-intl';
 import { saidMaths } from '@/core/interactions/saidMaths';
+import { useNumbers } from '../../content/useNumbers';
 import { useSaid } from '../useSaid';
 import type { EquationModel } from '@/core/interactions/equation';
 import styles from './equation.module.css';
@@ -54,6 +55,8 @@ export function MathEditor({
   const onLatexRef = useRef(onLatex);
   const onEnterRef = useRef(onEnter);
   const focusRef = useRef(focusAtStart);
+  const numbers = useNumbers();
+  const numbersRef = useRef(numbers);
   const { phrases } = useSaid();
   const t = useTranslations('interactions.equation');
   const words = latex.trim() === '' ? t('empty') : phrases([saidMaths(latex)]);
@@ -61,6 +64,7 @@ export function MathEditor({
   const nameRef = useRef(name);
   useEffect(() => {
     nameRef.current = name;
+    numbersRef.current = numbers;
     onLatexRef.current = onLatex;
     onEnterRef.current = onEnter;
   });
@@ -75,13 +79,14 @@ export function MathEditor({
     field.mathModeSpace = '\\:';
     field.smartFence = true;
     field.removeExtraneousParentheses = true;
+    const held = () => numbersRef.current.readMaths(field.getValue('latex'));
     const give = () => {
-      givenRef.current = field.getValue('latex');
+      givenRef.current = held();
       onLatexRef.current(givenRef.current);
     };
     /** A key pressed just before leaving may be in the field and not announced yet. */
     const giveLast = () => {
-      if (field.getValue('latex') !== givenRef.current) give();
+      if (held() !== givenRef.current) give();
     };
     const enter = (event: KeyboardEvent) => {
       if (event.key !== 'Enter' || !onEnterRef.current) return;
@@ -91,6 +96,8 @@ export function MathEditor({
     };
     /** The editor itself takes keys only 60 ms after it was pressed; what is typed meanwhile would be lost. */
     const takeKeys = () => {
+      // One setting for all fields of a page, and questions of several languages may stand in one.
+      MathfieldElement.decimalSeparator = numbersRef.current.sign;
       sinkOf(field)?.focus({ preventScroll: true });
       // The editor names itself as it is entered; what it holds is said in our words, not in its own.
       setTimeout(() => sinkOf(field)?.setAttribute('aria-label', nameRef.current));
@@ -143,9 +150,11 @@ export function MathEditor({
   useEffect(() => {
     const field = fieldRef.current;
     if (!field) return;
-    if (field.getValue('latex') !== latex) field.setValue(latex, { silenceNotifications: true });
-    givenRef.current = field.getValue('latex');
-  }, [latex]);
+    const { readMaths, showMaths } = numbers;
+    if (readMaths(field.getValue('latex')) !== latex)
+      field.setValue(showMaths(latex), { silenceNotifications: true });
+    givenRef.current = readMaths(field.getValue('latex'));
+  }, [latex, numbers]);
 
   const press: PressKey = (key, byHand) => {
     const field = fieldRef.current;
@@ -158,9 +167,10 @@ export function MathEditor({
       });
     else if (key.command) {
       if (byHand) field.focus();
+      MathfieldElement.decimalSeparator = numbers.sign;
       field.executeCommand(key.command);
     }
-    onLatexRef.current(field.getValue('latex'));
+    onLatexRef.current(numbers.readMaths(field.getValue('latex')));
   };
 
   useEffect(() => {
@@ -183,9 +193,14 @@ export function MathEditor({
   );
 }
 
-/** Maths that is only shown. The markup is MathLive's own, made from LaTeX of the question. */
-export function Beside({ latex }: { latex: string }) {
-  const markup = useMemo(() => (latex === '' ? '' : convertLatexToMarkup(latex)), [latex]);
+/**
+ * Maths that is only shown. The markup is MathLive's own, made from LaTeX of the question.
+ * @param given it is an answer's, whose numbers are kept with a point and drawn as the question's language writes them
+ */
+export function Beside({ latex, given = false }: { latex: string; given?: boolean }) {
+  const { showMaths } = useNumbers();
+  const shown = given ? showMaths(latex) : latex;
+  const markup = useMemo(() => (shown === '' ? '' : convertLatexToMarkup(shown)), [shown]);
   if (markup === '') return null;
   return <span className={styles.beside} dangerouslySetInnerHTML={{ __html: markup }} />;
 }
@@ -203,7 +218,8 @@ export function Keypad({
 }) {
   const t = useTranslations('interactions.equation');
   const words = useTranslations('interactions.equation.keys');
-  const groups = useMemo(() => [...keysFor(model), MOVES], [model]);
+  const { sign } = useNumbers();
+  const groups = useMemo(() => [...keysFor(model, sign), MOVES], [model, sign]);
   return (
     <div className={styles.keypad} role="group" aria-label={t('keypad')}>
       {groups.map((keys, i) => (

@@ -111,7 +111,7 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
                   setActive(i);
                 }}
               >
-                <editor.Beside latex={line.text === '' ? '\\placeholder{}' : line.text} />
+                <editor.Beside latex={line.text === '' ? '\\placeholder{}' : line.text} given />
               </Press>
             )}
             {!readOnly && lines.length > 1 && (
@@ -143,7 +143,7 @@ export function WorkLines({ model, latex, editor, typed, readOnly, onLatex }: Pr
       )}
       {editor && latex !== '' && (
         <div className={styles.preview} role="group" aria-label={t('preview')}>
-          <editor.Beside latex={latex} />
+          <editor.Beside latex={latex} given />
         </div>
       )}
     </div>

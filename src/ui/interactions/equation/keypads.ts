@@ -1,4 +1,5 @@
 import type { EquationModel } from '@/core/interactions/equation';
+import type { DecimalSign } from '@/core/languages';
 
 /** A key: what it shows, its message key for a screen reader, and what it does in the editor. */
 export interface Key {
@@ -6,14 +7,22 @@ export interface Key {
   readonly words: string;
   readonly insert?: string;
   readonly command?:
-    'moveToPreviousChar' | 'moveToNextChar' | 'moveAfterParent' | 'deleteBackward' | 'deleteAll';
+    | 'moveToPreviousChar'
+    | 'moveToNextChar'
+    | 'moveAfterParent'
+    | 'deleteBackward'
+    | 'deleteAll'
+    | 'insertDecimalSeparator';
 }
 
 const put = (face: string, words: string, insert = face): Key => ({ face, words, insert });
 const digit = (d: string): Key => put(d, 'digit');
 
 const NUMBERS: readonly Key[] = [...'7894561230'].map(digit);
-const POINT = put('.', 'point');
+const TENTHS: Readonly<Record<DecimalSign, Key>> = {
+  '.': { face: '.', words: 'point', command: 'insertDecimalSeparator' },
+  ',': { face: ',', words: 'comma', command: 'insertDecimalSeparator' },
+};
 const SIGNS: readonly Key[] = [
   put('+', 'plus'),
   put('−', 'minus', '-'),
@@ -36,8 +45,8 @@ const INEQUALITIES = [
   put('≥', 'atLeast', '\\ge'),
 ];
 
-/** Keys in groups, by the keypad the question names and by what it asks for. */
-export function keysFor({ keypad, mode }: EquationModel): readonly (readonly Key[])[] {
+/** Keys in groups, by the keypad the question names and by what it asks for, and what its language writes before the tenths. */
+export function keysFor({ keypad, mode }: EquationModel, sign: DecimalSign): readonly (readonly Key[])[] {
   const relations =
     mode === 'equation'
       ? [EQUALS]
@@ -53,7 +62,7 @@ export function keysFor({ keypad, mode }: EquationModel): readonly (readonly Key
     geometry: [FRACTION, POWER, ROOT, PI, DEGREES, BRACKETS, ...LETTERS.slice(0, 2)],
     all: [FRACTION, MIXED, POWER, ROOT, PI, DEGREES, BRACKETS, ...LETTERS],
   };
-  return [[...NUMBERS, POINT], [...SIGNS, ...relations], structure[keypad]];
+  return [[...NUMBERS, TENTHS[sign]], [...SIGNS, ...relations], structure[keypad]];
 }
 
 /** Moving about and taking away: the same on every keypad. */

@@ -12,7 +12,7 @@ export interface DialogAction {
 }
 export interface DialogProps {
   readonly open: boolean;
-  readonly title: string;
+  readonly title: ReactNode;
   readonly onClose: () => void;
   readonly actions: readonly DialogAction[];
   readonly children: ReactNode;

@@ -3,32 +3,26 @@
 import { CircleHelp, LogOut, Menu } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
-import { partOf, partsOf, type DeliveredTest } from '@/core/item/delivered';
+import { partOf, partsOf, type DeliveredPart, type DeliveredTest } from '@/core/item/delivered';
 import { useShownName } from '../../kit/guest';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
-import { ContentTitle } from '../../content/ContentView';
+import { ContentTitle, SentenceWith } from '../../content/ContentView';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
 import { BatterySign } from './BatterySign';
 import { SaveSign } from './SaveSign';
-import { usePartName } from '../stages/usePartName';
+import { PartName } from '../stages/usePartName';
 import { TimeLeft } from './TimeLeft';
 import { Button } from '../../kit/Button';
 
 /** The title of the section a question is in. */
 const sectionOf = (test: DeliveredTest, ref: string | null): string | undefined =>
   test.parts.flatMap((part) => part.sections).find((one) => ref !== null && one.items.includes(ref))?.title;
-/** The name of a question's part, where there is more than one. */
-const partNameOf = (
-  test: DeliveredTest,
-  ref: string | null,
-  nameOf: ReturnType<typeof usePartName>,
-): string | undefined => {
-  const part = ref === null ? undefined : partOf(test, ref);
-  return part && partsOf(test).length > 1 ? nameOf(part) : undefined;
-};
+/** A question's part, where there is more than one. */
+const shownPartOf = (test: DeliveredTest, ref: string | null): DeliveredPart | undefined =>
+  ref !== null && partsOf(test).length > 1 ? partOf(test, ref) : undefined;
 
 /**
  * Which test and section, whether the answers are safe, the time, stopping for now, help. On a narrow screen only what is looked at
@@ -40,8 +34,8 @@ export const Header = memo(function Header() {
   const shownName = useShownName(studentName);
   const name = session.student.tries ? t('triedBy', { name: shownName }) : shownName;
   const current = useAttempt((state) => state.current);
-  const nameOf = usePartName();
-  const section = [partNameOf(test, current, nameOf), sectionOf(test, current)].filter(Boolean).join(' · ');
+  const part = shownPartOf(test, current);
+  const section = sectionOf(test, current) ?? '';
   const [dialog, setDialog] = useState<'stop' | 'help' | null>(null);
   const [open, setOpen] = useState(false);
   const narrow = layout === 'narrow';
@@ -50,7 +44,23 @@ export const Header = memo(function Header() {
       <h1>
         <ContentTitle language={test.language}>{test.title}</ContentTitle>
       </h1>
-      <p>{section ? t('about', { section, name }) : name}</p>
+      <p>
+        {part && (
+          <>
+            <PartName part={part} />
+            {' · '}
+          </>
+        )}
+        {section === '' ? (
+          name
+        ) : (
+          <SentenceWith
+            title={section}
+            language={test.language}
+            say={(title) => t('about', { section: title, name })}
+          />
+        )}
+      </p>
     </div>
   );
   const ways = (

@@ -15,7 +15,7 @@ import { useOverview } from '../trail/useOverview';
 import { useSaid } from '../../interactions/useSaid';
 import { progressText, useProgressWords } from '../useProgressWords';
 import { toolsOn } from '../../tools';
-import { usePartName } from '../stages/usePartName';
+import { PartName } from '../stages/usePartName';
 import styles from './review.module.css';
 import { Button, Press } from '../../kit/Button';
 
@@ -36,7 +36,6 @@ interface Props {
 export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props) {
   const t = useTranslations('review');
   const stages = useTranslations('stages');
-  const nameOf = usePartName();
   const { layout, test, rehearsal } = usePlayer();
   const part = openPartOf(test);
   const goesOn = part !== undefined && !isLastPart(test, part);
@@ -65,7 +64,11 @@ export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props)
         </h2>
         {part ? (
           <p>
-            {partsOf(test).length > 1 && <b>{nameOf(part)}: </b>}
+            {partsOf(test).length > 1 && (
+              <b>
+                <PartName part={part} />:{' '}
+              </b>
+            )}
             {part.navigation === 'linear'
               ? stages('forwardReview')
               : unfinished === 0
@@ -124,7 +127,7 @@ export function Review({ current, pageRef, onGo, onHandedIn, onEndPart }: Props)
         ) : goesOn ? (
           <Button look="main" onClick={onEndPart}>
             <ArrowRightToLine size="1.15em" aria-hidden="true" />
-            {stages('end', { part: nameOf(part) })}
+            <PartName part={part} say={(name) => stages('end', { part: name })} />
           </Button>
         ) : (
           <Button look="main" onClick={() => setAsking(true)}>

@@ -3,7 +3,7 @@
 import { useTranslations } from 'use-intl';
 import { directionsFor } from '@/core/item/delivered';
 import { usePlayer } from '../../attempt/PlayerContext';
-import { ContentView } from '../../content/ContentView';
+import { ContentView, SentenceWith } from '../../content/ContentView';
 import { Fold } from '../../kit/Fold';
 
 /**
@@ -20,7 +20,17 @@ export function Directions({ itemRef, once }: { itemRef: string; once: boolean }
     <Fold
       className="able-directions"
       open={first}
-      title={section.title === '' ? t('directions') : t('directionsOf', { title: section.title })}
+      title={
+        section.title === '' ? (
+          t('directions')
+        ) : (
+          <SentenceWith
+            title={section.title}
+            language={test.language}
+            say={(title) => t('directionsOf', { title })}
+          />
+        )
+      }
     >
       <ContentView content={section.directions} slots={{ assetUrl, enlarge: true }} />
     </Fold>

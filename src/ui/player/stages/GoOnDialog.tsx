@@ -12,7 +12,7 @@ import styles from '../dialogs/dialogs.module.css';
 import { MissingList } from '../dialogs/MissingList';
 import { UnfinishedList } from '../dialogs/UnfinishedList';
 import { useOverview } from '../trail/useOverview';
-import { usePartName } from './usePartName';
+import { PartName } from './usePartName';
 
 /** What is asked before a step that cannot be undone. */
 export interface Asked {
@@ -33,7 +33,6 @@ export function GoOnDialog({ asked, onClose, onGo, onYes }: Props) {
   const t = useTranslations('stages');
   const refusals = useTranslations('refusals');
   const { test } = usePlayer();
-  const nameOf = usePartName();
   const part = openPartOf(test);
   if (!asked || !part) return null;
   const { move, state } = asked;
@@ -44,7 +43,13 @@ export function GoOnDialog({ asked, onClose, onGo, onYes }: Props) {
     <Dialog
       open
       wide={move === 'end-part'}
-      title={move === 'end-part' ? t('endTitle', { part: nameOf(part) }) : t('nextTitle')}
+      title={
+        move === 'end-part' ? (
+          <PartName part={part} say={(name) => t('endTitle', { part: name })} />
+        ) : (
+          t('nextTitle')
+        )
+      }
       onClose={onClose}
       actions={
         refused === null
@@ -114,14 +119,16 @@ function EndOfPart({ part, onGo }: { readonly part: DeliveredPart; readonly onGo
 function WhatComes({ part }: { readonly part: DeliveredPart }) {
   const t = useTranslations('stages');
   const { test } = usePlayer();
-  const nameOf = usePartName();
   const next = partAfter(test, part);
   if (!next) return <p>{t('lastPart')}</p>;
   const minutes = next.limit === null ? 0 : Math.round(next.limit / 60_000);
   return (
     <p>
+      <PartName
+        part={next}
+        say={(part) => t(next.isCertain ? 'comes' : 'mayCome', { part, count: next.count })}
+      />{' '}
       {[
-        t(next.isCertain ? 'comes' : 'mayCome', { part: nameOf(next), count: next.count }),
         ...(minutes > 0 ? [t('comesTime', { minutes })] : []),
         ...(next.navigation === 'linear' ? [t('comesForward')] : []),
       ].join(' ')}

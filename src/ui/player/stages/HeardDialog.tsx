@@ -6,7 +6,7 @@ import { ContentView } from '../../content/ContentView';
 import { usePlayer } from '../../attempt/PlayerContext';
 import type { WentOn } from '../../attempt/session/transport';
 import { Dialog } from '../dialogs/Dialog';
-import { usePartName } from './usePartName';
+import { PartName } from './usePartName';
 
 /** What came of going on. */
 export interface Heard {
@@ -26,7 +26,6 @@ interface Props {
 export function HeardDialog({ heard, waiting, onClose }: Props) {
   const t = useTranslations('stages');
   const { test, assetUrl } = usePlayer();
-  const nameOf = usePartName();
   const part = openPartOf(test);
   if (waiting !== null)
     return (
@@ -41,7 +40,11 @@ export function HeardDialog({ heard, waiting, onClose }: Props) {
       onClose={onClose}
       actions={[{ words: t('goOn'), act: onClose, main: true }]}
     >
-      {heard?.timeOver && <p>{part ? t('timeOver', { part: nameOf(part) }) : t('timeOverAll')}</p>}
+      {heard?.timeOver && (
+        <p>
+          {part ? <PartName part={part} say={(name) => t('timeOver', { part: name })} /> : t('timeOverAll')}
+        </p>
+      )}
       {heard?.feedback.map(({ title, content }, i) => (
         <section key={i}>
           {title !== '' && <h3>{title}</h3>}

@@ -11,7 +11,7 @@ import { own } from '@/core/own';
 import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { toolsOn } from '../../tools';
 import styles from './trail.module.css';
-import { usePartName } from '../stages/usePartName';
+import { PartName, usePartName } from '../stages/usePartName';
 import { useOverview } from './useOverview';
 import { Press } from '../../kit/Button';
 
@@ -131,7 +131,9 @@ function PartStops({ part, name, stopOf }: PartProps) {
     <section className={styles.part} aria-label={name ?? undefined}>
       {name !== null && (
         <p className={styles.partName}>
-          <b aria-hidden="true">{name}</b>
+          <b aria-hidden="true">
+            <PartName part={part} />
+          </b>
           <span>{part.status === 'open' ? '' : t(`part.${part.status}`, { count: part.count })}</span>
         </p>
       )}
