@@ -1,5 +1,17 @@
 import { choice, CHOICES } from './answers';
-import { askToHandIn, BENCHMARK, expect, linkTo, saved, signInByHand, startTest, test } from './app';
+import {
+  askToHandIn,
+  assignmentOf,
+  BENCHMARK,
+  EVERY_KIND,
+  expect,
+  linkTo,
+  saved,
+  signIn,
+  signInByHand,
+  startTest,
+  test,
+} from './app';
 import { expectAccessible } from './axe';
 
 test('a wrong name or password is told without saying which', async ({ page, ownApp: app }) => {
@@ -27,6 +39,27 @@ test('opening a test by mistake does not start its clock', async ({ page, app })
   expect(app.query('SELECT id FROM attempts')).toEqual([]);
   await page.getByRole('link', { name: /Not now/ }).click();
   await expect(page.getByText('Not started').first()).toBeVisible();
+});
+
+test('where something is to be heard, sound is tried before the test begins', async ({ page, app }) => {
+  await signIn(page, app, 'wren');
+  await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', BENCHMARK)}`);
+  await expect(page.getByRole('heading', { name: 'Before you start' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sound' })).toHaveCount(0);
+  await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', EVERY_KIND)}`);
+  const sound = page.getByRole('region', { name: 'Sound' });
+  await expect(sound.getByText('Something in this test is to be heard.')).toBeVisible();
+  await sound.getByRole('button', { name: 'Play a sentence' }).press('Enter');
+  await expect(sound.getByText('Did you hear the sentence?')).toBeVisible({ timeout: 40_000 });
+  await expect(sound.getByRole('button', { name: 'Yes, I heard it' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(sound.getByText('Good: your sound is ready.')).toBeVisible();
+  await expectAccessible(page, 'before a test with sound');
+  expect(app.query('SELECT id FROM attempts')).toEqual([]);
+  // Who is read to tries it before a test without sound, too.
+  await signIn(page, app, 'mikkel');
+  await page.goto(`${app.url}/tests/${assignmentOf(app, 'mikkel', BENCHMARK)}`);
+  await expect(sound.getByText('This test can be read aloud to you.')).toBeVisible();
 });
 
 test('the session cookie cannot be read by scripts nor sent from other sites', async ({ page, app }) => {

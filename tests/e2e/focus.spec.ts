@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { EVERY_KIND, expect, goTo, ready, startTest, test } from './app';
+import { BENCHMARK, EVERY_KIND, expect, goTo, ready, startTest, startTestByHand, test } from './app';
 
 /** How many questions the test of every kind has; the walk says so when it changes. */
 const QUESTIONS = 57;
@@ -165,4 +165,32 @@ test('opening, using and closing each tool never leaves the focus on nothing', a
       await press(page, tool);
     expect(await held(page), `${await nameOf(tool)} closed`).toBe(true);
   }
+});
+
+test('who opens a test is at its question, and who is told that it is open elsewhere at the way back', async ({
+  page,
+  app,
+}) => {
+  await startTestByHand(page, app, 'wren', BENCHMARK);
+  const heading = page.getByRole('heading', { name: 'Question 1', exact: true });
+  await expect(heading).toBeFocused();
+  // The next key goes on from there.
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'How to answer' })).toBeFocused();
+  await page.reload();
+  await expect(heading).toBeFocused();
+  // Another page of the same person takes the test over.
+  const session = await page.request.post(
+    `${app.url}${new URL(page.url()).pathname.replace('/attempts/', '/api/attempts/')}/resume`,
+    {
+      headers: { origin: app.url },
+    },
+  );
+  expect(session.ok()).toBe(true);
+  await page.getByRole('button', { name: 'Flag' }).press('Enter');
+  const back = page.getByRole('button', { name: 'Go on here instead' });
+  await expect(back).toBeFocused();
+  await back.press('Enter');
+  await expect(heading).toBeVisible();
+  expect(await held(page)).toBe(true);
 });

@@ -1,7 +1,7 @@
 /** @jest-environment node */
 import type { Content } from '../content/content';
 import type { InteractionModel } from '../interactions/types';
-import { isSameAnswer, kindsIn } from './warmUp';
+import { hasSound, isSameAnswer, kindsIn } from './warmUp';
 
 const body = (...types: string[]): { body: Content } => ({
   body: types.map((type) => ({
@@ -25,6 +25,25 @@ test('each kind once, in the order it is first met', () => {
     'order',
   ]);
   expect(kindsIn([])).toEqual([]);
+});
+
+test('what sounds: sound or video in a question or a text, wherever it stands', () => {
+  const within = (name: string): { body: Content } => ({
+    body: [
+      {
+        kind: 'element',
+        namespace: 'html',
+        name: 'p',
+        attributes: {},
+        children: [{ kind: 'element', namespace: 'html', name, attributes: {}, children: [] }],
+      },
+    ],
+  });
+  expect(hasSound([body('choice', 'order'), within('img')])).toBe(false);
+  expect(hasSound([body('choice'), within('audio')])).toBe(true);
+  expect(hasSound([within('video')])).toBe(true);
+  expect(hasSound([body('choice', 'media')])).toBe(true);
+  expect(hasSound([])).toBe(false);
 });
 
 test('answers are the same whatever order they were given in, where order says nothing', () => {

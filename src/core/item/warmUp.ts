@@ -1,4 +1,4 @@
-import { interactionsOf, type Content } from '../content/content';
+import { interactionsOf, walkContent, type Content } from '../content/content';
 import type { RawResponse } from '../content/response';
 import type { ResponseShape } from '../interactions/types';
 
@@ -6,6 +6,16 @@ import type { ResponseShape } from '../interactions/types';
 export const kindsIn = (items: Iterable<{ readonly body: Content }>): string[] => [
   ...new Set([...items].flatMap(({ body }) => interactionsOf(body).map(({ type }) => type))),
 ];
+
+/** Whether something of a test sounds, in its questions or the texts beside them, so that sound is tried before it counts. */
+export const hasSound = (contents: Iterable<{ readonly body: Content }>): boolean =>
+  [...contents].some(({ body }) =>
+    [...walkContent(body)].some(
+      (node) =>
+        (node.kind === 'element' && (node.name === 'audio' || node.name === 'video')) ||
+        (node.kind === 'interaction' && node.interaction.type === 'media'),
+    ),
+  );
 
 /** Whether two answers are the same: in what has no order, the order in which it was given makes no difference. */
 export function isSameAnswer(a: RawResponse, b: RawResponse, { cardinality }: ResponseShape): boolean {

@@ -11,6 +11,7 @@ import { useIsGuest, useShownName } from '../kit/guest';
 import { useFocusBack } from '../kit/useFocusBack';
 import { useHydrated } from '../kit/useHydrated';
 import { ContentTitle, ContentView } from '../content/ContentView';
+import { SoundCheck } from '../tools/read-aloud/SoundCheck';
 import { Documents, type FrameProps } from '../player/documents/Documents';
 import styles from './entry.module.css';
 import { Startable, type TestRow } from './MyTests';
@@ -24,6 +25,8 @@ interface Props {
   readonly signInName: string;
   readonly needs: AccessNeeds;
   readonly assigned: TestRow;
+  /** Whether something of the test sounds. */
+  readonly sounds: boolean;
   readonly directions: {
     readonly content: Content;
     /** Pages that links in them lead to. */
@@ -97,6 +100,20 @@ function HowGiven({
   );
 }
 
+/** Where something is to be heard, that it can be is tried before it counts. */
+function Sound({ sounds, needs }: Pick<Props, 'sounds' | 'needs'>) {
+  const t = useTranslations('before.sound');
+  const read = [...needs.toolsOn, ...needs.toolsGiven].includes('read-aloud');
+  if (!sounds && !read) return null;
+  return (
+    <section className={styles.parts} aria-labelledby="sound">
+      <h2 id="sound">{t('title')}</h2>
+      <p>{t(sounds ? 'sounds' : 'read')}</p>
+      <SoundCheck />
+    </section>
+  );
+}
+
 /** Asked again after so long by whoever waits to be let in, in milliseconds. */
 const ASK_AGAIN_MS = 3_000;
 
@@ -142,7 +159,7 @@ function DocumentModal({ title, onClose, children }: FrameProps) {
   );
 }
 
-function Before({ name, signInName, needs, assigned, directions }: Props) {
+function Before({ name, signInName, needs, assigned, sounds, directions }: Props) {
   const t = useTranslations('before');
   const tests = useTranslations('tests');
   const hydrated = useHydrated();
@@ -198,6 +215,7 @@ function Before({ name, signInName, needs, assigned, directions }: Props) {
       </div>
       <Parts parts={assigned.parts} timeMultiplier={needs.timeMultiplier} />
       <HowGiven {...assigned} />
+      <Sound sounds={sounds} needs={needs} />
       <p>{t('notYou')}</p>
       <section className={styles.directions} aria-labelledby="directions">
         <h2 id="directions">{t('directions')}</h2>

@@ -16,6 +16,11 @@ interface CoverProps {
 
 /** A whole-page message: loading went wrong, another computer took over, the time is up. */
 export function Cover({ title, text, action, cardRef }: CoverProps) {
+  const actionRef = useRef<HTMLButtonElement>(null);
+  // What had the focus may have gone with what stood here before.
+  useEffect(() => {
+    if (document.activeElement === document.body) actionRef.current?.focus();
+  }, []);
   return (
     <main className={styles.cover}>
       <div
@@ -27,7 +32,7 @@ export function Cover({ title, text, action, cardRef }: CoverProps) {
         <h1>{title}</h1>
         <p>{text}</p>
         {action && (
-          <Button look="main" onClick={action.act}>
+          <Button ref={actionRef} look="main" onClick={action.act}>
             {action.words}
           </Button>
         )}

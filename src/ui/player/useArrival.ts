@@ -5,7 +5,7 @@ import { usePlayer } from '../attempt/PlayerContext';
 import { sheetOf } from './sheets/units';
 
 /**
- * Whoever goes to a question arrives at its heading.
+ * Whoever goes to a question arrives at its heading; so does whoever opens the test, unless they are somewhere on the page already.
  * @param ref the question gone to, once it stands there; null while none does
  * @param together whether it stands on one page with others
  * @param readRef the question that became the one on the screen by being read or worked on: nobody went there
@@ -20,14 +20,27 @@ export function useArrival(
   const before = useRef<string | null>(null);
   useEffect(() => {
     if (ref === null) return undefined;
-    const another = before.current !== null && before.current !== ref;
-    before.current = ref;
-    if (!another || readRef.current === ref) return undefined;
+    const opened = before.current === null;
+    if (before.current === ref) return undefined;
+    if (readRef.current === ref) {
+      before.current = ref;
+      return undefined;
+    }
     // After the question is painted: focusing makes the browser lay out everything at once.
     const timer = setTimeout(() => {
+      before.current = ref;
+      // On the page or what holds it all is nowhere yet.
+      if (opened && !document.activeElement?.contains(pageRef.current)) return;
       const question = sheetOf(pageRef.current, ref);
-      if (together) question?.scrollIntoView({ block: 'start' });
-      question?.querySelector('h2')?.focus({ preventScroll: together || layout !== 'narrow' });
+      if (together && !opened) question?.scrollIntoView({ block: 'start' });
+      // Where there is room for one, a new passage stands before its question.
+      (question ?? pageRef.current)
+        ?.querySelector('h2')
+        // Nobody went there by keys yet: it is where the first key goes on from, and what is read out first.
+        ?.focus({
+          preventScroll: opened || together || layout !== 'narrow',
+          ...(opened && { focusVisible: false }),
+        });
     }, 0);
     return () => clearTimeout(timer);
   }, [layout, pageRef, readRef, ref, together]);

@@ -1,5 +1,6 @@
 import { titled } from '@/app/language';
 import { deliverDirections } from '@/core/deliver/assets';
+import { hasSound } from '@/core/item/warmUp';
 import { NO_NEEDS } from '@/core/needs';
 import { BeforeYouStart } from '@/ui/entry/BeforeYouStart';
 import { assignedWithContent } from '../../../assigned';
@@ -18,6 +19,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       // Whoever sits there is not known yet: what is set for the student is nobody else's.
       needs={user.room?.letIn === false ? NO_NEEDS : user.needs}
       assigned={assigned}
+      sounds={hasSound([...content.items.values(), ...content.stimuli.values()])}
       directions={{ content: shown, documents }}
     />
   );
