@@ -5,6 +5,7 @@ import {
   expect,
   goTo,
   linkTo,
+  lookOver,
   PASSWORDS,
   ready,
   saved,
@@ -186,4 +187,50 @@ test('right to left: the page turns around, graphs do not, and every part of it 
   });
   await expect(linkTo(page, 'Skerry Sound Spring Benchmark, grade 6')).toBeVisible();
   await fits(page);
+});
+
+test('maths in a language with a comma before the tenths: typed, pressed, shown, said and kept as one number', async ({
+  page,
+  app,
+}) => {
+  // The same questions, as if they were written in German.
+  await page.route('**/api/attempts/*/content', async (route) => {
+    const response = await route.fetch();
+    const content = (await response.json()) as { test: { items: Record<string, { language: string }> } };
+    for (const item of Object.values(content.test.items)) item.language = 'de';
+    await route.fulfill({ response, json: content });
+  });
+  await startTest(page, app, 'wren', EVERY_KIND);
+  await ready(page);
+  await goTo(page, numberOf('equation-1'));
+  const latex = () =>
+    page.locator('math-field').evaluate((field) => (field as unknown as { value: string }).value);
+  const keeps = (value: string) =>
+    expect
+      .poll(() => app.query<{ value: string }>("SELECT value FROM responses WHERE item = 'equation-1'"))
+      .toEqual([{ value: JSON.stringify(value) }]);
+  await page.locator('math-field').click();
+  await page.keyboard.type('2,5', { delay: 60 });
+  await keeps('2.5');
+  expect(await latex()).toBe('2{,}5');
+  // The key of the keypad is the one of the language.
+  const keypad = page.getByRole('group', { name: 'Keypad' });
+  await page.keyboard.type('+0', { delay: 60 });
+  await keypad.getByRole('button', { name: 'decimal comma' }).click();
+  await keypad.getByRole('button', { name: '7', exact: true }).click();
+  await keeps('2.5+0.7');
+  expect(await latex()).toBe('2{,}5+0{,}7');
+  // As text it is the same, and whatever is typed there.
+  await page.getByRole('button', { name: 'Type it as text instead' }).click();
+  const typed = page.getByRole('textbox', { name: /typed/i });
+  await expect(typed).toHaveValue('2,5 + 0,7');
+  await typed.fill('1,25');
+  await keeps('1.25');
+  await page.reload();
+  await ready(page);
+  await expect(typed).toHaveValue('1,25');
+  await page.getByRole('button', { name: 'Write it with the keypad instead' }).click();
+  await expect.poll(latex).toBe('1{,}25');
+  await lookOver(page);
+  await expect(page.locator(`[data-review-row="${numberOf('equation-1')}"]`)).toContainText('1,25');
 });
