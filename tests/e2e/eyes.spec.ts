@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expectAccessible, expectLegibleInEveryScheme } from './axe';
-import { EVERY_KIND, expect, goTo, ready, saved, startTest, test } from './app';
+import { expectAccessible, expectLegible, expectLegibleInEveryScheme } from './axe';
+import { CROSSING, EVERY_KIND, expect, goTo, ready, saved, signIn, startTest, test } from './app';
 import { numberOf, openKind } from './kinds';
 
 const boxOf = async (page: Page, selector: string) => {
@@ -357,4 +357,40 @@ test('mixed numbers under a number line do not lie on one another, nor on their 
     ).length;
   });
   expect(over).toBe(0);
+});
+
+test('a question in the style of its package: its frame, its letters, and every color at 7:1 in whatever scheme', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app, 'edda');
+  const [crossing] = app.query<{ id: number }>('SELECT id FROM tests WHERE title = ?', CROSSING);
+  await page.goto(`${app.url}/desk/library/${crossing?.id}/log-1`);
+  const log = page.getByRole('region', { name: 'A question' }).locator('blockquote.log-page');
+  const worn = () =>
+    log.evaluate((sheet) => {
+      const hour = sheet.querySelector('.hour');
+      const [frame, letters] = [getComputedStyle(sheet), hour && getComputedStyle(hour)];
+      return {
+        edge: frame.borderInlineStartWidth,
+        ground: frame.backgroundColor,
+        caps: letters?.fontVariantCaps,
+        ink: letters?.color,
+      };
+    });
+  await expect(log).toBeVisible();
+  const paper = await worn();
+  expect(paper).toMatchObject({ edge: '3px', caps: 'small-caps' });
+  await expectAccessible(page, 'a question with a style sheet');
+  // Its colors are made from those of whoever looks.
+  const grounds = [paper.ground];
+  for (const scheme of ['mist', 'night', 'lantern']) {
+    app.change('UPDATE users SET needs = ? WHERE sign_in_name = ?', JSON.stringify({ scheme }), 'edda');
+    await page.reload();
+    await expect(log).toBeVisible();
+    await expectLegible(page, `a question with a style sheet in ${scheme}`);
+    const { ground } = await worn();
+    expect(grounds).not.toContain(ground);
+    grounds.push(ground);
+  }
 });
