@@ -1,4 +1,3 @@
-import * as z from 'zod/mini';
 import * as v from '../content/value';
 import { numberOf } from '../processing/numbers';
 import { scoreTest, type QuestionOutcome } from '../processing/scoreTest';
@@ -15,9 +14,18 @@ export interface Points {
   readonly ownRule: boolean;
 }
 
-const stored = z.object({ score: z.number(), maximum: z.number(), later: z.number(), ownRule: z.boolean() });
-/** Points as they were kept, from JSON. @throws ZodError, SyntaxError */
-export const readPoints = (text: string): Points => stored.parse(JSON.parse(text));
+/** Points as they were kept, from JSON; looked at by hand, because a list has many thousands. @throws TypeError, SyntaxError */
+export function readPoints(text: string): Points {
+  const { score, maximum, later, ownRule } = JSON.parse(text) as Readonly<Record<keyof Points, unknown>>;
+  if (
+    typeof score !== 'number' ||
+    typeof maximum !== 'number' ||
+    typeof later !== 'number' ||
+    typeof ownRule !== 'boolean'
+  )
+    throw new TypeError('points were kept in another form');
+  return { score, maximum, later, ownRule };
+}
 
 const numberIn = (outcomes: QuestionOutcome['outcomes'], name: string): number | null =>
   numberOf(outcomes[name] ?? null);

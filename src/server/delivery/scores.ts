@@ -68,8 +68,10 @@ export function keepScores(db: Db, attempt: AttemptRow, at: number): void {
   const scoresItself = plan.content.test.outcomeProcessing.length > 0;
   prepared(
     db,
-    `INSERT INTO test_results (attempt_id, outcomes, points, key_test_id) VALUES (?, ?, ?, ?)
-     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes, points = excluded.points, key_test_id = excluded.key_test_id`,
+    `INSERT INTO test_results (attempt_id, outcomes, points, key_test_id, written)
+     VALUES (?, ?, ?, ?, (SELECT coalesce(max(written), 0) + 1 FROM test_results))
+     ON CONFLICT (attempt_id) DO UPDATE SET outcomes = excluded.outcomes, points = excluded.points, key_test_id = excluded.key_test_id,
+       written = excluded.written`,
   ).run(
     attemptId,
     inJson(scoresItself ? state.outcomes : {}),

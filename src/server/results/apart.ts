@@ -6,6 +6,7 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { figuresTable, studentsTable } from './exports';
 import { figuresOf } from './itemStatistics';
+import { resultsBehind } from './testResults';
 
 /** So many results of questions are worked out at once in a tenth of a second or two; more of them by a process of its own. */
 const AT_ONCE = 6_000;
@@ -43,7 +44,39 @@ export async function workOutApart(
     `SELECT count(*) AS more FROM (SELECT 1 FROM attempts p JOIN item_results r ON r.attempt_id = p.id WHERE p.test_id = ? LIMIT ?)`,
   ).get(testId, AT_ONCE + 1);
   if ((row?.more ?? 0) <= AT_ONCE) return workOut(db, by, testId, what);
-  return run('results', ['--test', String(testId), '--by', String(by.id), '--what', what]);
+  const anew = () => run('results', ['--test', String(testId), '--by', String(by.id), '--what', what]);
+  // The table of students has their names in it, which may change by themselves.
+  return what === 'students' ? anew() : stillTrue(db, by, testId, what, anew);
+}
+
+/** What was worked out last, by what and for whom; `of` is what it was worked out of. */
+const workedOut = new Map<string, { readonly of: string; readonly text: Promise<string> }>();
+/** So much of it is kept, the one used last the longest. */
+const MOST_KEPT = 24;
+
+/** What was worked out before, as long as nothing behind it has changed; who asks while it is being worked out waits for the same. */
+function stillTrue(
+  db: Db,
+  by: User,
+  testId: number,
+  what: WorkedOut,
+  anew: () => Promise<string>,
+): Promise<string> {
+  const name = [...reachFor(by, 'see-results'), testId, what].join(' ');
+  const of = resultsBehind(db, by, testId);
+  const before = workedOut.get(name);
+  const text = before?.of === of ? before.text : anew();
+  workedOut.delete(name);
+  workedOut.set(name, { of, text });
+  for (const [oldest] of workedOut) {
+    if (workedOut.size <= MOST_KEPT) break;
+    workedOut.delete(oldest);
+  }
+  // What did not succeed is tried again by whoever asks next.
+  text.catch(() => {
+    if (workedOut.get(name)?.text === text) workedOut.delete(name);
+  });
+  return text;
 }
 
 export const figuresApart = async (db: Db, by: User, testId: number): Promise<TestFigures> =>

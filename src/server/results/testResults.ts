@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { StudentResult, TestWithResults } from '@/core/wire/results';
 import type { Item } from '@/core/item/item';
 import type { ProgressState } from '@/core/interactions/types';
@@ -51,6 +52,20 @@ export const resultsOfTest = (db: Db, by: User, testId: number): StudentResult[]
       toMark: row.toMark === 1,
       held: row.held === 1,
     }));
+
+/** What stands behind everything that is worked out of a test's results as somebody sees them: while it is the same, so is that. */
+export function resultsBehind(db: Db, by: User, testId: number): string {
+  const hash = createHash('sha256');
+  const rows = prepared<[number, string, number], { attempt: string; written: number | null }>(
+    db,
+    `SELECT p.id AS attempt, r.written
+     FROM attempts p JOIN users u ON u.id = p.user_id LEFT JOIN test_results r ON r.attempt_id = p.id
+     WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED} ORDER BY p.id`,
+  );
+  for (const { attempt, written } of rows.iterate(testId, ...reachFor(by, 'see-results')))
+    hash.update(`${attempt} ${written ?? '-'};`);
+  return hash.digest('base64');
+}
 
 /** What one attempt got for one question. */
 export interface QuestionRow {

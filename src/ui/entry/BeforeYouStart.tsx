@@ -215,8 +215,8 @@ function Before({ name, signInName, needs, assigned, sounds, directions }: Props
       </div>
       <Parts parts={assigned.parts} timeMultiplier={needs.timeMultiplier} />
       <HowGiven {...assigned} />
-      <Sound sounds={sounds} needs={needs} />
       <p>{t('notYou')}</p>
+      <Sound sounds={sounds} needs={needs} />
       <section className={styles.directions} aria-labelledby="directions">
         <h2 id="directions">{t('directions')}</h2>
         <Documents documents={directions.documents} assetUrl={assetUrl} Frame={DocumentModal}>
