@@ -7,7 +7,7 @@ import { anyAttempt } from '../delivery/attempts';
 import { markedSitting } from '../delivery/scores';
 import { figuresOf } from './itemStatistics';
 import { zipStream } from '../zipStream';
-import { questionRows, questionsIn, resultsOfTest } from './testResults';
+import { questionRows, questionsIn, resultsOfTest, type QuestionRow } from './testResults';
 
 const minutes = (ms: number): number => Math.round(ms / 6_000) / 10;
 const rounded = (value: number | null): number | null =>
@@ -17,7 +17,11 @@ const rounded = (value: number | null): number | null =>
 export function studentsTable(db: Db, by: User, testId: number): string {
   const rows = questionRows(db, by, testId);
   const questions = questionsIn(db, rows);
-  const scores = new Map(rows.map((row) => [`${row.attemptId} ${row.ref}`, row]));
+  const scores = new Map<string, Map<string, QuestionRow>>();
+  for (const row of rows) {
+    const own = scores.get(row.attemptId) ?? new Map<string, QuestionRow>();
+    scores.set(row.attemptId, own.set(row.ref, row));
+  }
   return writeTable(
     [
       'student',
@@ -40,7 +44,7 @@ export function studentsTable(db: Db, by: User, testId: number): string {
       one.points?.maximum ?? null,
       one.points?.later ?? null,
       ...questions.map(({ ref }) => {
-        const row = scores.get(`${one.attemptId} ${ref}`);
+        const row = scores.get(one.attemptId)?.get(ref);
         return row?.marked ? row.score : null;
       }),
     ]),

@@ -51,17 +51,25 @@ function choiceIn(item: Item): {
   return { response: only.identifier, key, words: (option) => wordsOf(model.choices, option) ?? option };
 }
 
-/** What was chosen in every attempt, for questions that ask for one of several. */
-function chosenIn(db: Db, testId: number): Map<string, string> {
-  const rows = prepared<[number], { attempt_id: string; item: string; response: string; value: string }>(
+/**
+ * What was chosen, by question and attempt, where a question asks for one of several.
+ * @param choices the response that each of these questions is answered in
+ */
+function chosenIn(
+  db: Db,
+  testId: number,
+  choices: ReadonlyMap<string, string>,
+): ReadonlyMap<string, ReadonlyMap<string, string>> {
+  const chosen = new Map([...choices.keys()].map((ref) => [ref, new Map<string, string>()]));
+  const rows = prepared<[number], [attempt: string, item: string, response: string, value: string]>(
     db,
     `SELECT s.attempt_id, s.item, s.response, s.value FROM responses s JOIN attempts p ON p.id = s.attempt_id
      WHERE p.test_id = ? AND p.phase = 'handed-in'`,
-  );
-  const chosen = new Map<string, string>();
-  for (const { attempt_id: attempt, item, response, value } of rows.iterate(testId)) {
+  ).raw();
+  for (const [attempt, item, response, value] of rows.iterate(testId)) {
+    if (choices.get(item) !== response) continue;
     const [text, more] = responseTexts(JSON.parse(value) as RawResponse);
-    if (text !== undefined && more === undefined) chosen.set(`${attempt} ${item} ${response}`, text);
+    if (text !== undefined && more === undefined) chosen.get(item)?.set(attempt, text);
   }
   return chosen;
 }
@@ -78,24 +86,28 @@ export function figuresOf(db: Db, by: User, testId: number): TestFigures {
   const place = new Map(attempts.map((id, i) => [id, i]));
   const byRef = new Map(asked.map(({ ref }) => [ref, new Map<number, QuestionRow>()]));
   for (const row of rows) byRef.get(row.ref)?.set(place.get(row.attemptId) ?? -1, row);
-  const chosen = chosenIn(db, testId);
+  const choices = new Map(asked.map(({ ref, item }) => [ref, choiceIn(item)]));
+  const chosen = chosenIn(
+    db,
+    testId,
+    new Map([...choices].flatMap(([ref, choice]) => (choice ? [[ref, choice.response]] : []))),
+  );
   const rowsOf = (ref: string) => byRef.get(ref) ?? new Map<number, QuestionRow>();
   const isMarkedFor = (ref: string, i: number) => rowsOf(ref).get(i)?.marked === true;
-  const column = ({ ref, item, counts }: Counted, who: readonly number[]): ItemColumn => {
-    const choice = choiceIn(item);
+  const column = ({ ref, counts }: Counted, who: readonly number[]): ItemColumn => {
     const own = rowsOf(ref);
+    const options = chosen.get(ref);
     return {
       item: ref,
       counts,
       cells: who.map((i) => {
         const row = own.get(i);
         if (!row || row.progress === 'empty') return null;
-        const option = choice && chosen.get(`${row.attemptId} ${ref} ${choice.response}`);
-        return option ?? String(row.score ?? 0);
+        return options?.get(row.attemptId) ?? String(row.score ?? 0);
       }),
       scores: who.map((i) => own.get(i)?.score ?? 0),
       maximum: who.reduce((most, i) => Math.max(most, own.get(i)?.maximum ?? own.get(i)?.score ?? 0), 0),
-      key: choice?.key ?? null,
+      key: choices.get(ref)?.key ?? null,
     };
   };
   const everyone = attempts.map((_, i) => i);
@@ -116,7 +128,7 @@ export function figuresOf(db: Db, by: User, testId: number): TestFigures {
     const { items, columns: beside, n } = whole.includes(one) ? together : apart(one);
     const found = Object.hasOwn(items, one.ref) ? items[one.ref] : undefined;
     const { options = {}, ...figures } = found ?? NOTHING;
-    const choice = choiceIn(one.item);
+    const choice = choices.get(one.ref) ?? null;
     const all = [...rowsOf(one.ref).values()];
     const without = statistics.test.alphaWithout;
     const own = beside.find(({ item }) => item === one.ref);

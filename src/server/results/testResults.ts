@@ -12,9 +12,9 @@ import { forgetAssets } from '../delivery/content';
 import { scoredPlan } from '../delivery/keys';
 import { Refusal } from '../refusal';
 
-/** In SQL: something of the attempt `p` is still to be marked by a person. */
+/** In SQL: something of the attempt `p` is still to be marked by a person; looked up where only what is to be marked stands. */
 const TO_MARK =
-  "EXISTS (SELECT 1 FROM item_results r WHERE r.attempt_id = p.id AND r.marked = 0 AND r.scored_by <> 'machine' AND r.progress <> 'empty')";
+  "EXISTS (SELECT 1 FROM item_results r INDEXED BY item_results_to_mark WHERE r.attempt_id = p.id AND r.marked = 0 AND r.scored_by <> 'machine' AND r.progress <> 'empty')";
 /** In SQL: what came of the attempt `p` at the assignment `a` is not told yet. */
 const HELD = "(json_extract(a.options, '$.held') = 1 AND a.released_at IS NULL)";
 
@@ -81,21 +81,45 @@ export interface QuestionRow {
   readonly first: boolean;
 }
 
-/** Every question of every attempt at a test that somebody may see. @throws Refusal `not-yours` */
+type RawRow = [
+  attemptId: string,
+  ref: string,
+  score: number | null,
+  maximum: number | null,
+  progress: ProgressState,
+  marked: number,
+  usedMs: number | null,
+  first: number,
+];
+
+/**
+ * Every question of every attempt at a test that somebody may see. What is so of a whole attempt is asked once for each, and rows come as
+ * lists: there may be a million of them.
+ * @throws Refusal `not-yours`
+ */
 export const questionRows = (db: Db, by: User, testId: number): QuestionRow[] =>
-  prepared<
-    [number, string, number],
-    Omit<QuestionRow, 'marked' | 'first'> & { marked: number; first: number }
-  >(
+  prepared<[number, string, number], RawRow>(
     db,
-    `SELECT p.id AS attemptId, r.item AS ref, json_extract(r.outcomes, '$.SCORE') AS score, json_extract(r.outcomes, '$.MAXSCORE') AS maximum,
-       r.progress, (r.marked = 1 OR r.scored_by = 'machine' OR r.progress = 'empty') AS marked, r.used_ms AS usedMs,
-       NOT EXISTS (SELECT 1 FROM attempts q WHERE q.assignment_id = p.assignment_id AND q.begun_at < p.begun_at) AS first
-     FROM item_results r JOIN attempts p ON p.id = r.attempt_id JOIN users u ON u.id = p.user_id
-     WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED}`,
+    `WITH seen AS MATERIALIZED (
+       SELECT p.id, NOT EXISTS (SELECT 1 FROM attempts q WHERE q.assignment_id = p.assignment_id AND q.begun_at < p.begun_at) AS first
+       FROM attempts p JOIN users u ON u.id = p.user_id
+       WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED})
+     SELECT r.attempt_id, r.item, json_extract(r.outcomes, '$.SCORE'), json_extract(r.outcomes, '$.MAXSCORE'), r.progress,
+       r.marked = 1 OR r.scored_by = 'machine' OR r.progress = 'empty', r.used_ms, seen.first
+     FROM seen JOIN item_results r ON r.attempt_id = seen.id`,
   )
+    .raw()
     .all(testId, ...reachFor(by, 'see-results'))
-    .map((row) => ({ ...row, marked: row.marked === 1, first: row.first === 1 }));
+    .map(([attemptId, ref, score, maximum, progress, marked, usedMs, first]) => ({
+      attemptId,
+      ref,
+      score,
+      maximum,
+      progress,
+      marked: marked === 1,
+      usedMs,
+      first: first === 1,
+    }));
 
 /**
  * Lets the students somebody reaches be told what came of a test, where that was held back; or holds it back again.
