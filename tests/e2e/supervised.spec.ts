@@ -3,6 +3,7 @@ import { choice, CHOICES, status } from './answers';
 import {
   assignmentOf,
   BENCHMARK,
+  CROSSING,
   expect,
   ready,
   saved,
@@ -392,6 +393,26 @@ test('more time, and the end: each for a reason, heard of by the student, and wr
   await expect(proctor.getByRole('row', { name: /Ended the test Left ill/ })).toBeVisible();
   await expect(proctor.getByRole('row', { name: /Gave 10 more minutes The fire bell rang/ })).toBeVisible();
   await expectAccessible(proctor, 'what was done');
+  await proctor.context().close();
+});
+
+test('where a part has the clock, more time is for the part', async ({ page, app }) => {
+  await startTest(page, app, 'wren', CROSSING);
+  await ready(page);
+  await expect(page.getByRole('button', { name: /^15 min left in this part/ })).toBeVisible();
+  const proctor = await desk(page, app);
+  const more = proctor.getByRole('button', { name: `More …: Wren Halloran, ${CROSSING}` });
+  await more.press('Enter');
+  const dialog = proctor.getByRole('dialog', { name: 'More time, another computer, or the end' });
+  await dialog.getByLabel('Why').fill('The fire bell rang.');
+  await dialog.getByRole('button', { name: 'Give 10 more minutes' }).press('Enter');
+  await expect(dialog).toBeHidden();
+  // Heard with what is sent next.
+  await page.getByRole('button', { name: 'Flag' }).press('Enter');
+  await expect(page.getByRole('button', { name: /^25 min left in this part/ })).toContainText('+10 min');
+  await page.reload();
+  await ready(page);
+  await expect(page.getByRole('button', { name: /^25 min left in this part/ })).toBeVisible();
   await proctor.context().close();
 });
 

@@ -24,6 +24,12 @@ function usedBy({ kind, key, refs }: DeliveredClock, state: AttemptState, now: M
   return counted + (current !== null && refs.includes(current) ? since : 0);
 }
 
+/** What was added to a clock inside the test: to its part, or while one of its questions was on the screen. */
+const addedTo = ({ kind, key, refs }: DeliveredClock, { added }: AttemptState): Millis =>
+  kind === 'part'
+    ? (own(added, partKey(key)) ?? 0)
+    : refs.reduce((sum, ref) => sum + (own(added, ref) ?? 0), 0);
+
 /**
  * The clocks inside the test that run now: of the open part, and of the section and question on the screen. The same as those of the
  * sitting engine (`sitting/clocks`), told from what the browser has.
@@ -35,13 +41,16 @@ export function innerClocks(test: DeliveredTest, state: AttemptState, now: Milli
     kind === 'part'
       ? key === stage.part
       : current !== null && refs.includes(current) && stage.open.includes(current);
-  return test.clocks.filter(isOn).map((clock) => ({
-    kind: clock.kind,
-    title: clock.title,
-    maximum: clock.maximum,
-    left: Math.max(0, clock.maximum - usedBy(clock, state, now)),
-    late: clock.late,
-  }));
+  return test.clocks.filter(isOn).map((clock) => {
+    const maximum = clock.maximum + addedTo(clock, state);
+    return {
+      kind: clock.kind,
+      title: clock.title,
+      maximum,
+      left: Math.max(0, maximum - usedBy(clock, state, now)),
+      late: clock.late,
+    };
+  });
 }
 
 /** Whether a clock inside the test has come to its end, so that something is closed now. */

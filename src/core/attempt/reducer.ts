@@ -7,6 +7,7 @@ import {
   itemOf,
   NEW_ATTEMPT,
   partKey,
+  WHOLE_TEST,
   type AttemptState,
   type Highlight,
   type Holder,
@@ -112,16 +113,25 @@ const HOLDER_OF: Readonly<Record<Extract<AttemptEvent, { type: 'stopped' }>['rea
 const withHolder = (holds: readonly Holder[], holder: Holder): readonly Holder[] =>
   holds.includes(holder) ? holds : [...holds, holder];
 
+/** Milliseconds more for the open part and the open question on the screen. */
+function moreHere(
+  { stage, current }: AttemptState,
+  times: AttemptState['spent'],
+  ms: Millis,
+): AttemptState['spent'] {
+  const keys = [
+    ...(current !== null && stage?.open.includes(current) ? [current] : []),
+    ...(stage?.part == null ? [] : [partKey(stage.part)]),
+  ];
+  const more = keys.map((key) => [key, (own(times, key) ?? 0) + ms] as const);
+  return { ...times, ...Object.fromEntries(more) };
+}
+
 /** Time on the screen up to a moment, counted to the question and the part it was spent on. */
 function counted(state: AttemptState, at: Millis): AttemptState {
-  const { stage, phase, current, countedTo } = state;
+  const { stage, phase, countedTo } = state;
   if (!stage || phase !== 'running' || countedTo === null || at <= countedTo) return state;
-  const keys = [
-    ...(current !== null && stage.open.includes(current) ? [current] : []),
-    ...(stage.part === null ? [] : [partKey(stage.part)]),
-  ];
-  const more = keys.map((key) => [key, (own(state.spent, key) ?? 0) + at - countedTo] as const);
-  return { ...state, spent: { ...state.spent, ...Object.fromEntries(more) }, countedTo: at };
+  return { ...state, spent: moreHere(state, state.spent, at - countedTo), countedTo: at };
 }
 
 /** It stands there now, and the question it leads to is on the screen. */
@@ -184,9 +194,16 @@ export function reduce(state: AttemptState, event: AttemptEvent): AttemptState {
           }
         : state;
     case 'time-added': {
+      if (state.phase !== 'running' && state.phase !== 'stopped') return state;
       const { limit } = state.timing;
-      if (limit === null || (state.phase !== 'running' && state.phase !== 'stopped')) return state;
-      return { ...state, timing: { ...state.timing, limit: limit + event.ms } };
+      return {
+        ...state,
+        timing: { ...state.timing, limit: limit === null ? null : limit + event.ms },
+        added: {
+          ...moreHere(state, state.added, event.ms),
+          [WHOLE_TEST]: (own(state.added, WHOLE_TEST) ?? 0) + event.ms,
+        },
+      };
     }
     case 'handed-in':
       return state.phase === 'running' || state.phase === 'stopped'

@@ -57,6 +57,8 @@ export interface AttemptState {
   readonly stage: Stage | null;
   /** Milliseconds on the screen, of an attempt that has stages: of questions by reference, of parts by `partKey`. */
   readonly spent: Readonly<Record<string, Millis>>;
+  /** Milliseconds that whoever supervises has added: in all (`WHOLE_TEST`), and to the question and the part its student was in, named as in `spent`. */
+  readonly added: Readonly<Record<string, Millis>>;
   /** Up to when `spent` is counted. */
   readonly countedTo: Millis | null;
   /** Questions that take no changes since a long pause, and from when on; null where none are locked. */
@@ -91,6 +93,7 @@ export const NEW_ATTEMPT: AttemptState = {
   timing: { limit: null, used: 0, runningSince: null },
   stage: null,
   spent: {},
+  added: {},
   countedTo: null,
   locked: null,
   away: null,
@@ -99,6 +102,9 @@ export const NEW_ATTEMPT: AttemptState = {
   highlights: {},
   tools: {},
 };
+
+/** What the whole test is called among the times added: no question is called so. */
+export const WHOLE_TEST = 'whole test';
 
 /** What a part is called among the times spent: no question is called so. */
 export const partKey = (part: string): string => `part ${part}`;

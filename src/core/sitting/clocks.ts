@@ -4,32 +4,54 @@ import type { Run } from './run';
 
 /** A clock that runs now: how much it has counted, in milliseconds, and what its end does. */
 interface Clock {
+  /** It is around all questions of the open part. */
+  readonly around: boolean;
   readonly limits: TimeLimits;
   readonly used: number;
   /** What was added to its maximum. */
   readonly added: number;
   count(ms: number): void;
+  add(ms: number): void;
   end(): void;
 }
 
-/** The clocks that run, outermost first: the test's, the open part's, those of the section and question one is at. */
-function running(run: Run): Clock[] {
+/** The clocks that run, outermost first. */
+const running = (run: Run): Clock[] => (run.state.phase === 'running' ? around(run) : []);
+
+/** The clocks of where one is: the test's, the open part's, those of the section and question one is at. */
+function around(run: Run): Clock[] {
   const { state, plan } = run;
-  if (state.phase !== 'running') return [];
-  const inMap = (map: Map<string, number>, key: string, limits: TimeLimits, end: () => void): Clock => ({
+  const sum = (map: Map<string, number>, key: string) => (ms: number) => {
+    map.set(key, (map.get(key) ?? 0) + ms);
+  };
+  const inMaps = (
+    [used, added]: readonly [Map<string, number>, Map<string, number>],
+    key: string,
+    limits: TimeLimits,
+    end: () => void,
+  ): Clock => ({
+    around: used === state.usedParts,
     limits,
-    used: map.get(key) ?? 0,
-    added: 0,
-    count: (ms) => map.set(key, (map.get(key) ?? 0) + ms),
+    used: used.get(key) ?? 0,
+    added: added.get(key) ?? 0,
+    count: sum(used, key),
+    add: sum(added, key),
     end,
   });
+  const ofParts = [state.usedParts, state.addedParts] as const;
+  const ofSections = [state.usedSections, state.addedSections] as const;
+  const ofQuestions = [state.usedQuestions, state.addedQuestions] as const;
   const clocks: Clock[] = [
     {
+      around: true,
       limits: plan.content.test.timeLimits,
       used: state.usedTest,
       added: state.addedTest,
       count: (ms) => {
         state.usedTest += ms;
+      },
+      add: (ms) => {
+        state.addedTest += ms;
       },
       end: () => run.handIn(),
     },
@@ -37,15 +59,13 @@ function running(run: Run): Clock[] {
   const open = run.openPart;
   if (open) {
     const { part } = open;
-    clocks.push(inMap(state.usedParts, part.identifier, part.timeLimits, () => endPartByTime(run)));
+    clocks.push(inMaps(ofParts, part.identifier, part.timeLimits, () => endPartByTime(run)));
   }
   const here = state.looking === null ? run.here : undefined;
   if (here) {
     for (const { key, section } of here.sections)
-      clocks.push(inMap(state.usedSections, key, section.timeLimits, () => run.endSectionByTime(key)));
-    clocks.push(
-      inMap(state.usedQuestions, here.ref, here.source.timeLimits, () => run.endQuestionByTime(here)),
-    );
+      clocks.push(inMaps(ofSections, key, section.timeLimits, () => run.endSectionByTime(key)));
+    clocks.push(inMaps(ofQuestions, here.ref, here.source.timeLimits, () => run.endQuestionByTime(here)));
   }
   return clocks;
 }
@@ -61,6 +81,17 @@ function leftOf(run: Run, { limits, used, added }: Clock): number | null {
   const maximum = limits.allowLateSubmission ? null : run.plan.maximumOf(limits);
   return maximum === null ? null : maximum + added - used;
 }
+
+/** Gives so many milliseconds more to every clock that could end what the student is at; what its clock has ended stays so. */
+export function addTime(run: Run, ms: number): void {
+  const { here } = run;
+  const isOver = here !== undefined && run.isTimedOut(here);
+  for (const clock of around(run)) if (!isOver || clock.around) clock.add(ms);
+}
+
+/** Whether a clock could end what the student is at, so that time can be added to it. */
+export const isTimed = (run: Run): boolean =>
+  around(run).some(({ limits }) => run.plan.maximumOf(limits) !== null);
 
 /**
  * Lets time pass: every clock counts, and what reaches its maximum ends at its own moment; what comes next has run for the rest
@@ -87,16 +118,19 @@ export function advance(run: Run, ms: number): void {
 /** Whether an answer given now comes after a maximum that takes late ones. */
 export function isLate(run: Run, place: Place): boolean {
   const { state, plan } = run;
-  const over = (limits: TimeLimits, used: number): boolean => {
+  const over = (limits: TimeLimits, used = 0, added = 0): boolean => {
     const maximum = plan.maximumOf(limits);
-    return limits.allowLateSubmission && maximum !== null && used >= maximum;
+    return limits.allowLateSubmission && maximum !== null && used >= maximum + added;
   };
   const part = plan.parts[place.part]?.part;
   return (
-    over(plan.content.test.timeLimits, state.usedTest - state.addedTest) ||
-    (part !== undefined && over(part.timeLimits, state.usedParts.get(part.identifier) ?? 0)) ||
-    place.sections.some(({ key, section }) => over(section.timeLimits, state.usedSections.get(key) ?? 0)) ||
-    over(place.source.timeLimits, state.usedQuestions.get(place.ref) ?? 0)
+    over(plan.content.test.timeLimits, state.usedTest, state.addedTest) ||
+    (part !== undefined &&
+      over(part.timeLimits, state.usedParts.get(part.identifier), state.addedParts.get(part.identifier))) ||
+    place.sections.some(({ key, section }) =>
+      over(section.timeLimits, state.usedSections.get(key), state.addedSections.get(key)),
+    ) ||
+    over(place.source.timeLimits, state.usedQuestions.get(place.ref), state.addedQuestions.get(place.ref))
   );
 }
 

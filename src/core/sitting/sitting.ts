@@ -3,7 +3,7 @@ import { progressOfItem } from '../item/progress';
 import { responseProblem } from '../item/responseProblem';
 import type { QuestionOutcome } from '../processing/scoreTest';
 import type { Action, Refused } from './actions';
-import { advance, isLate, leftTooEarly, untilNextEnd } from './clocks';
+import { addTime, advance, isLate, isTimed, leftTooEarly, untilNextEnd } from './clocks';
 import type { Form } from './form';
 import { minimumOf, Plan, type Place, type SittingContent } from './plan';
 import { countedIn, pointsOf, type Points } from './points';
@@ -97,6 +97,11 @@ export class Sitting {
   }
 
   /** Milliseconds until a clock ends something by itself; null when none does. */
+  /** Whether a clock could end what the student is at. */
+  get isTimed(): boolean {
+    return isTimed(new Run(this.plan, this.current));
+  }
+
   untilNextEnd(): number | null {
     return untilNextEnd(new Run(this.plan, this.current));
   }
@@ -133,7 +138,7 @@ function carryOut(run: Run, action: Action, before: Run): Refused | null {
     return null;
   }
   if (action.do === 'add-time') {
-    state.addedTest += action.ms;
+    addTime(run, action.ms);
     return null;
   }
   if (state.phase === 'stopped' && !(action.do === 'hand-in' && action.forced)) return 'stopped';

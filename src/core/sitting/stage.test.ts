@@ -101,6 +101,10 @@ class Room {
     if (may(this.state, action, this.now) !== null) return;
     this.events.push({ ...action, device: 'page', seq: (this.seqs.page += 1), at: this.now });
   }
+  add(ms: number) {
+    this.tick(1);
+    this.say({ type: 'time-added', ms, by: 'Petra' });
+  }
   move(move: 'next' | 'end-part'): string | null {
     this.now += 1;
     const sitting = this.catchUp();
@@ -134,6 +138,7 @@ const anything = fc.array(
     fc.record({ kind: fc.constant('wait' as const), ms: fc.integer({ min: 0, max: 30_000 }) }),
     fc.record({ kind: fc.constantFrom('open' as const, 'answer' as const), ref: fc.constantFrom(...REFS) }),
     fc.record({ kind: fc.constantFrom('next' as const, 'end-part' as const) }),
+    fc.record({ kind: fc.constant('add' as const), ms: fc.integer({ min: 1, max: 30_000 }) }),
   ),
   { maxLength: 25 },
 );
@@ -151,6 +156,7 @@ describe('what the browser is told of a sitting', () => {
           else if (step.kind === 'open') room.page({ type: 'opened', item: step.ref });
           else if (step.kind === 'answer')
             room.page({ type: 'answered', item: step.ref, responses: { RESPONSE: 'A' }, how: 'edit' });
+          else if (step.kind === 'add') room.add(step.ms);
           else room.move(step.kind);
           const { sitting, state, delivered } = room;
           const news = room.events.slice(heard).sort(compareEvents);
@@ -280,7 +286,7 @@ describe('what the browser is told of a sitting', () => {
 describe('time that whoever supervises adds', () => {
   const content = contentOf(limit(9) + part('p', limit(20) + section('s', ref('a') + ref('b'))));
   const begin = () => Sitting.begin(content, drawForm(content.test, 'x'));
-  test('is of the whole test, running or stopped, and of no clock inside it', () => {
+  test('is of every clock that could end what the student is at, running or stopped', () => {
     const sitting = begin();
     expect(sitting.untilNextEnd()).toBe(9_000);
     sitting.take({ do: 'add-time', ms: 5_000 });
@@ -292,10 +298,29 @@ describe('time that whoever supervises adds', () => {
     sitting.take({ do: 'stop' });
     sitting.take({ do: 'add-time', ms: 60_000 });
     sitting.take({ do: 'resume' });
-    // The part's own clock is as it was.
-    expect(sitting.untilNextEnd()).toBe(10_000);
+    // The test has 74 seconds now and its part 85.
+    expect(sitting.untilNextEnd()).toBe(64_000);
+    sitting.wait(64_000);
+    expect(sitting.state.phase).toBe('handed-in');
+  });
+  test('is of the section and the question on the screen, not of others, and brings back nothing that has ended', () => {
+    const inside = contentOf(
+      part('p', section('s', limit(30) + ref('a', limit(10)) + ref('b', limit(10))) + section('t', ref('c'))),
+    );
+    const sitting = Sitting.begin(inside, drawForm(inside.test, 'x'));
+    expect(sitting.isTimed).toBe(true);
+    sitting.take({ do: 'add-time', ms: 5_000 });
+    sitting.wait(14_000);
+    expect(sitting.may({ do: 'answer', ref: 'a', responses: {}, admitted: true })).toBeNull();
+    sitting.take({ do: 'go', ref: 'b' });
+    // The other question has its own ten seconds, the section 35 in all.
     sitting.wait(10_000);
-    expect(sitting.state.part).toBe(1);
+    expect(sitting.may({ do: 'answer', ref: 'b', responses: {}, admitted: true })).toBe('time-over');
+    sitting.take({ do: 'go', ref: 'b' });
+    sitting.take({ do: 'add-time', ms: 60_000 });
+    expect(sitting.may({ do: 'answer', ref: 'b', responses: {}, admitted: true })).toBe('time-over');
+    sitting.take({ do: 'go', ref: 'c' });
+    expect([sitting.isTimed, sitting.untilNextEnd()]).toEqual([false, null]);
   });
   test('changes nothing of what is over', () => {
     const sitting = begin();

@@ -59,8 +59,11 @@ export interface SittingState {
   /** In the order first shown. */
   route: string[];
   usedTest: number;
-  /** Milliseconds that whoever supervises has added for the whole test. */
+  /** Milliseconds that whoever supervises has added: for the whole test, and for what the student was in when they did. */
   addedTest: number;
+  addedParts: Map<string, number>;
+  addedSections: Map<string, number>;
+  addedQuestions: Map<string, number>;
   usedParts: Map<string, number>;
   usedSections: Map<string, number>;
   usedQuestions: Map<string, number>;
@@ -82,6 +85,9 @@ export function copyOf(state: SittingState): SittingState {
     usedParts: new Map(state.usedParts),
     usedSections: new Map(state.usedSections),
     usedQuestions: new Map(state.usedQuestions),
+    addedParts: new Map(state.addedParts),
+    addedSections: new Map(state.addedSections),
+    addedQuestions: new Map(state.addedQuestions),
     testFeedback: [...state.testFeedback],
   };
 }
@@ -103,6 +109,9 @@ export const beginning = (plan: Plan): SittingState => ({
   usedParts: new Map(),
   usedSections: new Map(),
   usedQuestions: new Map(),
+  addedParts: new Map(),
+  addedSections: new Map(),
+  addedQuestions: new Map(),
   outcomes: {},
   testFeedback: [],
 });

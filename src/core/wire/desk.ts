@@ -51,6 +51,8 @@ export interface ClassRow {
   readonly left: number | null;
   /** Milliseconds of the whole test in all, extra time in it; null where it has no limit, or is not open. */
   readonly limit: number | null;
+  /** A clock could end what the student is at, so that more time can be given. */
+  readonly timed: boolean;
   /** Whoever supervises wants it ended, and its page has not heard of it. */
   readonly ending: boolean;
   /** It is to go on at another computer, and its page has not heard of it. */

@@ -315,6 +315,23 @@ describe('more time, and the end', () => {
     expect(() => more(5, late)).toThrow('handed-in');
   });
 
+  test('where a part has the clock, the minutes are the part’s; where nothing has one now, there is nothing to add to', async () => {
+    await given({}, 'content/skerry-sound-crossing');
+    const fifteen = 15 * MINUTE;
+    expect(row()).toMatchObject({ left: null, timed: true });
+    more(5, 2000);
+    const late = 1000 + fifteen + 4 * MINUTE;
+    await school.say(answered('chart-1', 'E'), late);
+    expect([state().stage?.part, state().items['chart-1']?.responses]).toEqual(['plan', { RESPONSE: 'E' }]);
+    // After its end there is nothing to add to, and nothing brings the part back.
+    const over = 1000 + fifteen + 6 * MINUTE;
+    expect(row()).toMatchObject({ timed: true });
+    expect(() => more(5, over)).toThrow('no-clock');
+    await school.say(answered('chart-2', '9'), over + 10);
+    expect([state().stage?.part, state().items['chart-2']?.responses]).toEqual(['water', undefined]);
+    expect(log()).toHaveLength(1);
+  });
+
   test('a page that is heard is ended once it has sent what it holds', async () => {
     await given({});
     await school.say(answered('reading-1', 'B'), 2000);

@@ -8,10 +8,11 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
 import { optionsOf } from './assignments';
-import { attemptReached, lockedIn, say, type AttemptRow } from './attempts';
+import { attemptReached, lockedIn, momentFor, say, type AttemptRow } from './attempts';
 import { handInNow } from './ending';
 import { stateOf } from './eventLog';
 import { letInByRoom } from './rooms';
+import { catchUp } from './stages';
 
 /**
  * Lets a student in: the go-ahead an assignment asks for, and who asks with a room's code. Again is harmless.
@@ -103,9 +104,10 @@ export function release(db: Db, by: User, attemptId: string, now: number): void 
 const HEARD_MS = 30_000;
 
 /**
- * Gives so many minutes more for the whole test; its page hears of it with its next sign of life.
+ * Gives so many minutes more to every clock that could end what the student is at: the test's, and those of the part, section and question.
+ * Its page hears of it with its next sign of life.
  * @param by whoever supervises
- * @throws Refusal `not-found`, `not-yours`, `handed-in`, `not-begun`; `no-clock` for a test that has no time limit as a whole
+ * @throws Refusal `not-found`, `not-yours`, `handed-in`, `not-begun`; `no-clock` where nothing that the student is at has a time limit
  */
 export function addTime(
   db: Db,
@@ -115,8 +117,10 @@ export function addTime(
   now: number,
 ): void {
   db.transaction(() => {
-    const attempt = openAttempt(db, by, attemptId);
-    if (attempt.limit_ms === null) throw new Refusal('no-clock', 409);
+    const found = openAttempt(db, by, attemptId);
+    // What has ended by now stays so.
+    const { attempt, sitting } = catchUp(db, found, momentFor(found, now));
+    if (!sitting.isTimed) throw new Refusal('no-clock', 409);
     say(db, attempt, { type: 'time-added', ms: minutes * 60_000, by: by.displayName }, now);
     note(db, by, 'time-added', attempt, now, { detail: String(minutes), reason });
   }).immediate();

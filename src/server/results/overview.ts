@@ -10,7 +10,8 @@ import { NEWEST, waitsFor } from '../delivery/assignments';
 import { anyAttempt, lockedIn, timingOf, type AttemptRow } from '../delivery/attempts';
 import { lateAnswers } from '../delivery/late';
 import { asksFor } from '../delivery/rooms';
-import { planOf } from '../delivery/sittings';
+import { planOf, runOf } from '../delivery/sittings';
+import { hasClocks } from '../delivery/stages';
 import { isHeld } from '../delivery/supervise';
 import { resultOf } from './results';
 
@@ -43,6 +44,10 @@ function progressOf(db: Db, attempt: AttemptRow): NonNullable<ClassRow['progress
   return { answered: answered?.count ?? 0, of: places.length, at: at < 0 ? null : at + 1 };
 }
 
+/** Whether a clock could end what the student is at now. */
+const isTimed = (db: Db, attempt: AttemptRow, now: number): boolean =>
+  attempt.limit_ms !== null || (hasClocks(db, attempt) && runOf(db, attempt).at(now).sitting.isTimed);
+
 /** Who has done what, and who needs somebody, of the students somebody reaches. @throws Refusal `not-yours` */
 export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.now()): ClassRow[] {
   const rows = prepared<[string, number], OverviewRow>(
@@ -74,6 +79,7 @@ export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.
       progress: attempt && open ? progressOf(db, attempt) : null,
       left: attempt && open ? leftAt(timingOf(attempt), now) : null,
       limit: attempt && open ? attempt.limit_ms : null,
+      timed: attempt !== null && open && isTimed(db, attempt, now),
       ending: open && attempt.end_by !== null,
       moving: open && attempt.move_by !== null,
       lowBattery: running && row.low_battery === 1,

@@ -41,7 +41,7 @@ export function Ways({ row }: { row: ClassRow }) {
   const { working, problem, ask } = useAsk();
   const [deciding, setDeciding] = useState(false);
   const [more, setMore] = useState(false);
-  const { student, test, late, attemptId, progress, left } = row;
+  const { student, test, late, attemptId, progress, timed } = row;
   const ways = WAYS.filter(({ isFor }) => isFor(row));
   const waiting = late.length > 0;
   const named = (way: string) => t('wayOf', { way, student, test });
@@ -76,7 +76,7 @@ export function Ways({ row }: { row: ClassRow }) {
           open={more}
           who={`${student} · ${test}`}
           attemptId={attemptId}
-          timed={left !== null}
+          timed={timed}
           onClose={() => setMore(false)}
         />
       )}

@@ -41,7 +41,7 @@ export interface Places {
 }
 
 /** Counts on when a place or a state gets another shape: what an older page kept is then not opened. */
-const SHAPE = 1;
+const SHAPE = 2;
 
 interface Schema extends DBSchema {
   places: { key: string; value: { shape: number; place: Place } };

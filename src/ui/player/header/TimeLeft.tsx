@@ -3,7 +3,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { nextToEnd } from '@/core/attempt/clocks';
+import { WHOLE_TEST } from '@/core/attempt/state';
 import { toneOf, wordsOf } from '@/core/attempt/timing';
+import { own } from '@/core/own';
 import * as z from 'zod/mini';
 import { useAttempt, usePlayer, useKept } from '../../attempt/PlayerContext';
 import styles from './header.module.css';
@@ -29,12 +31,10 @@ export function TimeLeft() {
     return () => clearInterval(timer);
   }, [session]);
 
-  const { limit } = state.timing;
-  const [given, setGiven] = useState({ limit, minutes: 0, at: 0 });
-  if (limit !== given.limit) {
-    const more = limit !== null && given.limit !== null ? limit - given.limit : 0;
-    setGiven({ limit, minutes: Math.round(more / 60_000), at: now });
-  }
+  const added = own(state.added, WHOLE_TEST) ?? 0;
+  const [given, setGiven] = useState({ added, minutes: 0, at: 0 });
+  if (added !== given.added)
+    setGiven({ added, minutes: Math.round((added - given.added) / 60_000), at: now });
   useEffect(() => {
     if (given.minutes > 0) announce(t('added', { minutes: given.minutes }));
   }, [announce, given, t]);
