@@ -2,7 +2,17 @@ import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import { filesAt } from '../../src/server/library/files';
 import { choice, CHOICES } from './answers';
-import { askToHandIn, BENCHMARK, CROSSING, EVERY_KIND, expect, ready, signInByHand, test } from './app';
+import {
+  askToHandIn,
+  BENCHMARK,
+  CROSSING,
+  EVERY_KIND,
+  expect,
+  ready,
+  signIn,
+  signInByHand,
+  test,
+} from './app';
 import { expectAccessible } from './axe';
 import { anotherVersion } from './packages';
 
@@ -153,4 +163,40 @@ test('a package is sent through a network that goes away, and one that asks for 
     .press('Enter');
   await expect(page.getByRole('heading', { name: 'What an answer is worth' })).toBeFocused();
   await expect(page.getByRole('row', { name: /^SCORE / })).toBeVisible();
+});
+
+test('a question is seen as a student sees it: their needs, any colors and size, another drawing', async ({
+  page,
+  app,
+}) => {
+  await signIn(page, app, 'edda');
+  const idOf = (title: string) =>
+    app.query<{ id: number }>('SELECT id FROM tests WHERE title = ?', title)[0]?.id;
+  await page.goto(`${app.url}/desk/library/${idOf(BENCHMARK)}/reading-1`);
+  await page.getByText('See it as somebody else').press('Enter');
+  await page.getByRole('combobox', { name: 'With the needs of' }).fill('Saoirse');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'lantern');
+  const size = () => page.evaluate(() => document.documentElement.style.getPropertyValue('--magnification'));
+  await expect.poll(size).toBe('2');
+  await expect(page.getByRole('combobox', { name: 'With the needs of' })).toBeFocused();
+  await page.getByRole('combobox', { name: 'Size' }).press('ArrowDown');
+  await page.keyboard.press('Home');
+  await page.locator('.ant-select-item-option', { hasText: '100 %' }).click();
+  await expect.poll(size).toBe('1');
+  await expectAccessible(page, 'a question seen as a student sees it');
+  // It goes on like that.
+  await page.getByRole('link', { name: 'Next question' }).press('Enter');
+  await expect(page).toHaveURL(/reading-2\?student=\d+&size=1/);
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'lantern');
+
+  await page.goto(`${app.url}/desk/library/${idOf('Skerry Sound instruments')}/gauge-1`);
+  await expect(page.getByText('Drawing 1 of its numbers.')).toBeVisible();
+  const another = page.getByRole('button', { name: 'Another drawing' });
+  await another.press('Enter');
+  await expect(page.getByText('Drawing 2 of its numbers.')).toBeVisible();
+  await expect(another).toBeFocused();
+  // Nobody sees with the needs of whom they do not reach.
+  const stranger = await page.goto(`${app.url}/desk/library/${idOf(BENCHMARK)}/reading-1?student=999999`);
+  expect(stranger?.status()).toBe(404);
 });

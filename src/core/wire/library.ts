@@ -64,6 +64,8 @@ export interface QuestionInLibrary {
   readonly testId: number;
   readonly test: string;
   readonly question: LibraryQuestion;
+  /** Which of its drawings this is, from 0; null where nothing of it is drawn. */
+  readonly drawing: number | null;
   /** A test of this question alone. */
   readonly shown: DeliveredTest;
   readonly solution: Readonly<Record<string, RawResponse>>;

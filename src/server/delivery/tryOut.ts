@@ -1,4 +1,4 @@
-import { NO_NEEDS } from '@/core/needs';
+import { NO_NEEDS, type AccessNeeds } from '@/core/needs';
 import type { TryRequest } from '@/core/wire/requests';
 import { actsOf } from '@/core/access/access';
 import { reaches, requireAct } from '../accounts/access';
@@ -12,6 +12,25 @@ import { assign } from './assignments';
 import { beginAttempt } from './delivery';
 
 /**
+ * The needs that something is seen with: a student's, in another scheme and size where that is asked for.
+ * @param usual whose they are where no student is named
+ * @throws Refusal `not-found` for a student they do not reach
+ */
+export function needsSeenWith(
+  db: Db,
+  by: User,
+  { student, scheme, magnification }: TryRequest,
+  usual: AccessNeeds,
+): AccessNeeds {
+  if (student !== null && !reaches(db, by, 'give', student)) throw new Refusal('not-found', 404);
+  return {
+    ...(student === null ? usual : needsOf(db, student)),
+    ...(scheme !== null && { scheme, own: null }),
+    ...(magnification !== null && { magnification }),
+  };
+}
+
+/**
  * Opens a test to whoever keeps the library, exactly as a student gets it: an attempt of a guest that is theirs alone, seen by nobody
  * and counted nowhere. What was tried before is gone.
  * @throws Refusal `not-yours`; `not-found` for no such test, or a student they do not reach
@@ -20,19 +39,14 @@ export function tryTest(
   db: Db,
   by: User,
   testId: number,
-  { student, scheme, magnification }: TryRequest,
+  seenAs: TryRequest,
   now: number,
 ): { readonly attemptId: string } {
   requireAct(by, 'keep-library');
   if (!loadTest(db, testId)) throw new Refusal('not-found', 404);
-  if (student !== null && !reaches(db, by, 'give', student)) throw new Refusal('not-found', 404);
+  const needs = needsSeenWith(db, by, seenAs, NO_NEEDS);
   return db
     .transaction(() => {
-      const needs = {
-        ...(student === null ? NO_NEEDS : needsOf(db, student)),
-        ...(scheme !== null && { scheme, own: null }),
-        ...(magnification !== null && { magnification }),
-      };
       const id = addTrier(db, by, needs, now);
       assign(db, testId, id, { lockAfter: null, tells: 'answers' });
       const trier = userById(db, id);

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { User } from '../accounts/users';
 import { openDatabase, type Db } from '../db/open';
 import { libraryOf, testInLibrary } from './catalog';
+import { NO_NEEDS } from '@/core/needs';
 import { filesAt } from './files';
 import { importPackage } from './library';
 import { libraryAsset, questionInLibrary, tryAnswer } from './question';
@@ -79,6 +80,32 @@ test('an answer is worth what it is, rule by rule, and nothing of it is kept', (
   expect(() => tryAnswer(db, KEEPER, benchmark, 'reading-1', { OTHER: 'A' })).toThrow('bad-input');
   expect(() => tryAnswer(db, KEEPER, benchmark, 'no-such', {})).toThrow('not-found');
   expect(() => tryAnswer(db, SCORER, benchmark, 'reading-1', {})).toThrow('not-yours');
+});
+
+test('a question whose numbers are drawn is looked at and scored in any of its drawings', () => {
+  const instruments = importPackage(db, filesAt('content/skerry-sound-instruments'), 3).testIds[0] ?? 0;
+  const needs = NO_NEEDS;
+  const drawn = Array.from({ length: 8 }, (_, drawing) => {
+    const asked = questionInLibrary(db, KEEPER, instruments, 'gauge-1', { needs, drawing });
+    const { outcomes } = tryAnswer(db, KEEPER, instruments, 'gauge-1', asked.solution, drawing);
+    expect(outcomes).toContainEqual({ identifier: 'SCORE', value: '1' });
+    expect(asked.drawing).toBe(drawing);
+    return JSON.stringify(asked.solution);
+  });
+  expect(new Set(drawn).size).toBeGreaterThan(1);
+  expect(questionInLibrary(db, KEEPER, benchmark, 'reading-1').drawing).toBeNull();
+});
+
+test('a question is seen with the cards that somebody’s needs ask for, and with nobody else’s', () => {
+  const cardsFor = (supports: readonly string[]) =>
+    Object.values(
+      questionInLibrary(db, KEEPER, benchmark, 'reading-1', {
+        needs: { ...NO_NEEDS, supports: [...supports], languages: ['es'] },
+        drawing: 0,
+      }).shown.items['reading-1']?.cards ?? {},
+    );
+  expect(cardsFor([])).toEqual([]);
+  expect(cardsFor(['glossary-on-screen']).length).toBeGreaterThan(0);
 });
 
 test('pictures of a test are shown to who keeps the library, and to nobody else', () => {

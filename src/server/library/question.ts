@@ -11,14 +11,15 @@ import { correctOf, scoreItem } from '@/core/processing/score';
 import { MOST_STEPS, valueWords, type Step } from '@/core/processing/trace';
 import { drawForm } from '@/core/sitting/form';
 import { Sitting } from '@/core/sitting/sitting';
+import type { AccessNeeds } from '@/core/needs';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { Refusal } from '../refusal';
 import { listed, testContent } from './catalog';
 import { loadAsset, type TestContent } from './library';
 
-/** What a question draws here: the same whenever it is looked at. */
-const SEED = 'library';
+/** What a question draws here: the same whenever the same drawing is looked at. */
+const seedOf = (drawing: number): string => (drawing === 0 ? 'library' : `library ${drawing}`);
 
 interface Found {
   readonly content: TestContent;
@@ -26,10 +27,20 @@ interface Found {
   readonly item: Item;
   readonly session: ItemSession;
   readonly refs: readonly string[];
+  readonly seed: string;
+}
+
+/** How a question is looked at. */
+export interface LookedAt {
+  /** Whose cards of the catalog are shown. */
+  readonly needs: AccessNeeds;
+  /** Which of its drawings, from 0, where its numbers are drawn. */
+  readonly drawing: number;
 }
 
 /** A question of a test, with what the test sets its template to. @throws Refusal `not-yours`, `not-found` */
-function find(db: Db, by: User, testId: number, ref: string): Found {
+function find(db: Db, by: User, testId: number, ref: string, drawing: number): Found {
+  const seed = seedOf(drawing);
   const content = testContent(db, by, testId);
   const { test, items } = content;
   const part = test.parts.find((one) =>
@@ -38,38 +49,46 @@ function find(db: Db, by: User, testId: number, ref: string): Found {
   const source = itemRefsOf(test).find(({ identifier }) => identifier === ref);
   const item = source && items.get(source.item);
   if (!part || !item) throw new Refusal('not-found', 404);
-  const { state } = Sitting.begin(content, drawForm(test, SEED));
+  const { state } = Sitting.begin(content, drawForm(test, seed));
   const templateDefaults = state.questions.get(ref)?.templateDefaults;
   return {
     content,
     part,
     item,
     session: { tries: 0, outcomes: {}, ...(templateDefaults && { templateDefaults }) },
+    seed,
     refs: itemRefsOf(test).flatMap((one) => (items.has(one.item) ? [one.identifier] : [])),
   };
 }
 
 /** A question as a student gets it, with what is right of it. @throws Refusal `not-yours`, `not-found` */
-export function questionInLibrary(db: Db, by: User, testId: number, ref: string): QuestionInLibrary {
-  const { content, part, item, session, refs } = find(db, by, testId, ref);
+export function questionInLibrary(
+  db: Db,
+  by: User,
+  testId: number,
+  ref: string,
+  { needs, drawing }: LookedAt = { needs: by.needs, drawing: 0 },
+): QuestionInLibrary {
+  const { content, part, item, session, refs, seed } = find(db, by, testId, ref, drawing);
   const form = {
-    ...drawForm(content.test, SEED),
+    ...drawForm(content.test, seed),
     parts: content.test.parts.map(({ identifier }) => ({
       identifier,
       questions: identifier === part.identifier ? [{ ref, source: ref, sections: [] }] : [],
     })),
   };
-  const variables = prepareItem(item, itemSeed(SEED, ref), session.templateDefaults);
+  const variables = prepareItem(item, itemSeed(seed, ref), session.templateDefaults);
   const at = refs.indexOf(ref);
   return {
     testId,
     test: content.test.title,
     question: listed(ref, item),
-    shown: deliverTest(content, form, { sessions: new Map([[ref, session]]) }),
+    drawing: item.templates.length > 0 ? drawing : null,
+    shown: deliverTest(content, form, { sessions: new Map([[ref, session]]), needs }),
     solution: Object.fromEntries(
       [...correctOf(item, variables)].map(([identifier, value]) => [identifier, rawOf(value)]),
     ),
-    rubrics: deliverScorerRubrics(item, ref, SEED, session),
+    rubrics: deliverScorerRubrics(item, ref, seed, session),
     before: refs[at - 1] ?? null,
     after: refs[at + 1] ?? null,
   };
@@ -85,14 +104,15 @@ export function tryAnswer(
   testId: number,
   ref: string,
   responses: Readonly<Record<string, RawResponse>>,
+  drawing = 0,
 ): TriedAnswer {
-  const { item, session } = find(db, by, testId, ref);
-  const answerable = answerableItem(item, ref, SEED, session.templateDefaults ?? {});
+  const { item, session, seed } = find(db, by, testId, ref, drawing);
+  const answerable = answerableItem(item, ref, seed, session.templateDefaults ?? {});
   const isGiven = ([name, raw]: [string, RawResponse]) => responseProblem(answerable, name, raw) === null;
   if (!Object.entries(responses).every(isGiven)) throw new Refusal('bad-input', 400);
   const steps: Step[] = [];
   const { outcomes, scoredBy } = scoreItem(item, responses, {
-    seed: itemSeed(SEED, ref),
+    seed: itemSeed(seed, ref),
     ...(session.templateDefaults && { templateDefaults: session.templateDefaults }),
     trace: (step) => steps.length < MOST_STEPS && steps.push(step),
   });

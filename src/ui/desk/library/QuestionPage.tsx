@@ -1,8 +1,10 @@
 'use client';
 
-import type { DeskUser } from '@/core/wire/desk';
+import type { DeskUser, Student } from '@/core/wire/desk';
+import type { TryRequest } from '@/core/wire/requests';
 import type { QuestionInLibrary, TriedAnswer } from '@/core/wire/library';
 import { Button } from 'antd';
+import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { itemOf } from '@/core/attempt/state';
@@ -21,29 +23,51 @@ import { sampleSession } from '../../player/sample/sampleSession';
 import { Spoken } from '../../player/Spoken';
 import { usePlayerValue } from '../../player/usePlayerValue';
 import { DeskPage } from '../DeskPage';
+import { SeenAs } from './SeenAs';
 import { Steps } from './Steps';
 import styles from './library.module.css';
 
 interface Props {
   readonly user: DeskUser;
   readonly asked: QuestionInLibrary;
+  readonly seenAs: TryRequest;
+  readonly students: readonly Student[];
+}
+
+/** So many drawings of a question are looked at. */
+const DRAWINGS = 20;
+
+/** How a question is seen, in its address. */
+function queryOf({ student, scheme, magnification }: TryRequest, drawing: number): string {
+  const query = new URLSearchParams({
+    ...(student !== null && { student: String(student) }),
+    ...(scheme !== null && { scheme }),
+    ...(magnification !== null && { size: String(magnification) }),
+    ...(drawing > 0 && { drawing: String(drawing) }),
+  }).toString();
+  return query === '' ? '' : `?${query}`;
 }
 
 /** One question as students get it, to be answered; beside it what is right, and what an answer is worth. */
-export function QuestionPage({ user, asked }: Props) {
+export function QuestionPage(props: Props) {
   return (
-    <DeskPage user={user} place="library">
-      <Question user={user} asked={asked} />
+    <DeskPage user={props.user} place="library">
+      <Question {...props} />
     </DeskPage>
   );
 }
 
-function Question({ user, asked }: Props) {
+function Question({ user, asked, seenAs, students }: Props) {
   const t = useTranslations('library.question');
   const names = useTranslations('lessons.names');
   const list = useTranslations('library.list');
   const { testId, question, shown, before, after } = asked;
-  const address = (ref: string) => `/desk/library/${testId}/${encodeURIComponent(ref)}`;
+  const router = useRouter();
+  const drawing = asked.drawing ?? 0;
+  const address = (ref: string, as = seenAs, drawn = 0) =>
+    `/desk/library/${testId}/${encodeURIComponent(ref)}${queryOf(as, drawn)}`;
+  const see = (as: TryRequest, drawn: number) =>
+    router.replace(address(question.ref, as, drawn), { scroll: false });
   return (
     <>
       <h1>
@@ -54,7 +78,18 @@ function Question({ user, asked }: Props) {
         {list('scored')} {list(`by.${question.scoredBy}`)}
         {question.points !== null && ` · ${t('points', { points: question.points })}`}
       </p>
-      <Tried key={question.ref} user={user} asked={asked} />
+      <Fold title={t('seenAs')}>
+        <SeenAs value={seenAs} students={students} nobody={t('myOwn')} onChange={(as) => see(as, drawing)} />
+      </Fold>
+      {asked.drawing !== null && (
+        <p className={entry.ways}>
+          <span role="status">{t('drawing', { number: drawing + 1 })}</span>
+          <Button size="large" onClick={() => see(seenAs, (drawing + 1) % DRAWINGS)}>
+            {t('another')}
+          </Button>
+        </p>
+      )}
+      <Tried key={queryOf(seenAs, drawing)} user={user} asked={asked} />
       <p className={entry.ways}>
         {before !== null && (
           <Button size="large" href={address(before)}>
@@ -75,7 +110,7 @@ function Question({ user, asked }: Props) {
 }
 
 /** The question to be answered, and beside it what an answer is worth and what is right. */
-function Tried({ user, asked }: Props) {
+function Tried({ user, asked }: Pick<Props, 'user' | 'asked'>) {
   const t = useTranslations('library.question');
   const { testId, question, shown, solution, rubrics } = asked;
   const [session] = useState(() => sampleSession(shown, user.needs, user.name));
@@ -94,7 +129,7 @@ function Tried({ user, asked }: Props) {
     const { responses } = itemOf(session.getState(), question.ref);
     const given = by === null ? responses : { ...responses, [by]: 'true' };
     const path = `/api/tests/${testId}/items/${encodeURIComponent(question.ref)}/try`;
-    const is = await ask<TriedAnswer>(path, { responses: given }, true);
+    const is = await ask<TriedAnswer>(path, { responses: given, drawing: asked.drawing ?? 0 }, true);
     setWorth(is && { of: responses, is });
     if (is) worthRef.current?.focus();
   };

@@ -6,8 +6,8 @@ import { tryAnswer } from '@/server/library/question';
 export function POST(request: Request, { params }: { params: Promise<{ id: string; item: string }> }) {
   return answer(async () => {
     const by = await whoMay('keep-library');
-    const { responses } = await body(request, tryAnswerRequest);
+    const { responses, drawing } = await body(request, tryAnswerRequest);
     const { id, item } = await params;
-    return tryAnswer(database(), by, Number(id), item, responses);
+    return tryAnswer(database(), by, Number(id), item, responses, drawing);
   }, true);
 }
