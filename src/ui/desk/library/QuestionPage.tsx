@@ -78,17 +78,24 @@ function Question({ user, asked, seenAs, students }: Props) {
         {list('scored')} {list(`by.${question.scoredBy}`)}
         {question.points !== null && ` · ${t('points', { points: question.points })}`}
       </p>
-      <Fold title={t('seenAs')}>
-        <SeenAs value={seenAs} students={students} nobody={t('myOwn')} onChange={(as) => see(as, drawing)} />
-      </Fold>
-      {asked.drawing !== null && (
-        <p className={entry.ways}>
-          <span role="status">{t('drawing', { number: drawing + 1 })}</span>
-          <Button size="large" onClick={() => see(seenAs, (drawing + 1) % DRAWINGS)}>
-            {t('another')}
-          </Button>
-        </p>
-      )}
+      <div className={styles.seen}>
+        <Fold title={t('seenAs')}>
+          <SeenAs
+            value={seenAs}
+            students={students}
+            nobody={t('myOwn')}
+            onChange={(as) => see(as, drawing)}
+          />
+        </Fold>
+        {asked.drawing !== null && (
+          <div className={styles.drawing}>
+            <span role="status">{t('drawing', { number: drawing + 1 })}</span>
+            <Button size="large" onClick={() => see(seenAs, (drawing + 1) % DRAWINGS)}>
+              {t('another')}
+            </Button>
+          </div>
+        )}
+      </div>
       <Tried key={queryOf(seenAs, drawing)} user={user} asked={asked} />
       <p className={entry.ways}>
         {before !== null && (
