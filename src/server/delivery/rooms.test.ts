@@ -38,6 +38,29 @@ test('a code is six digits, and is taken however it is spaced', () => {
   expect(whoHas(spaced.token).signInName).toBe('wren');
 });
 
+test('two versions of a test are told apart by when they came, one alone needs no date', () => {
+  const { db } = school;
+  expect(roomTests(db, petra)).toMatchObject([{ testId, importedAt: null }]);
+  const { lastInsertRowid: packageId } = db
+    .prepare(
+      "INSERT INTO packages (identifier, content_hash, model_version, imported_at, problems) VALUES ('skerry-sound-grade-6', 'newer', 1, 9000, '[]')",
+    )
+    .run();
+  const { lastInsertRowid: newer } = db
+    .prepare(
+      'INSERT INTO tests (package_id, identifier, title, model) SELECT ?, identifier, title, model FROM tests WHERE id = ?',
+    )
+    .run(packageId, testId);
+  db.prepare('INSERT INTO assignments (test_id, user_id, created_at) VALUES (?, ?, 1)').run(
+    newer,
+    school.student.id,
+  );
+  expect(roomTests(db, petra)).toMatchObject([
+    { testId, importedAt: expect.any(Number) as number },
+    { testId: newer, importedAt: 9000 },
+  ]);
+});
+
 test('who came with a code sees and does nothing until let in, and then only the test of the room', async () => {
   const { token, assignmentId: given } = enter();
   const waiting = whoHas(token);

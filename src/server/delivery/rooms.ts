@@ -31,6 +31,8 @@ export interface Room {
 export interface RoomTest {
   readonly testId: number;
   readonly title: string;
+  /** When its version came, where another one has the same title. */
+  readonly importedAt: number | null;
 }
 
 function closeOldRooms(db: Db, now: number): void {
@@ -76,7 +78,8 @@ const roomsOpen = (db: Db, now: number): number =>
 export const roomTests = (db: Db, by: User): RoomTest[] =>
   prepared<[string, number], RoomTest>(
     db,
-    `SELECT t.id AS testId, t.title FROM tests t WHERE EXISTS
+    `SELECT t.id AS testId, t.title, CASE WHEN count(*) OVER (PARTITION BY t.title) > 1 THEN g.imported_at END AS importedAt
+     FROM tests t JOIN packages g ON g.id = t.package_id WHERE EXISTS
        (SELECT 1 FROM assignments a JOIN users u ON u.id = a.user_id WHERE a.test_id = t.id AND u.guest = 0 AND ${IS_REACHED})
      ORDER BY t.title, t.id`,
   ).all(...reachFor(by, 'supervise'));

@@ -4,6 +4,7 @@ import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useId, useRef } from 'react';
 import { useTranslations } from 'use-intl';
+import { useDateWords } from './useDateWords';
 import { useAsk } from '../entry/useAsk';
 import { useFocusKept } from '../kit/useFocusKept';
 import { Chooser } from './Chooser';
@@ -16,7 +17,12 @@ export interface RoomsProps {
     readonly test: string;
     readonly inside: number;
   }[];
-  readonly tests: readonly { readonly testId: number; readonly title: string }[];
+  readonly tests: readonly {
+    readonly testId: number;
+    readonly title: string;
+    /** When its version came, where another one has the same title. */
+    readonly importedAt: number | null;
+  }[];
 }
 
 /** A code as it is read out: in two groups. */
@@ -26,6 +32,7 @@ const spaced = (code: string): string => `${code.slice(0, 3)} ${code.slice(3)}`;
 export function Rooms({ rooms, tests }: RoomsProps) {
   const t = useTranslations('desk.rooms');
   const router = useRouter();
+  const { dateTime } = useDateWords();
   const { working, problem, ask } = useAsk();
   const rootRef = useRef<HTMLElement>(null);
   const id = useId();
@@ -57,7 +64,10 @@ export function Rooms({ rooms, tests }: RoomsProps) {
       <Chooser
         label={t('test')}
         placeholder={t('choose')}
-        options={tests.map((one) => ({ value: one.testId, label: one.title }))}
+        options={tests.map(({ testId, title, importedAt }) => ({
+          value: testId,
+          label: importedAt === null ? title : t('version', { title, date: dateTime(importedAt) }),
+        }))}
         words={t('open')}
         working={working}
         onDo={(testId) => void ask('/api/rooms', { testId }, true).then(then)}
