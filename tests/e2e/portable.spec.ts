@@ -95,6 +95,8 @@ test('a program reaches nothing: not the page, not the network, not another addr
       tries('cookie', function () { return document.cookie; });
       tries('top', function () { top.location.href = 'https://elsewhere.test/top'; });
       tries('eval', function () { return eval('1'); });
+      tries('rtc', function () { return new RTCPeerConnection(); });
+      tries('rtc of a frame', function () { var inner = document.createElement('iframe'); dom.append(inner); return new inner.contentWindow.RTCPeerConnection(); });
       fetch('/api/my-view').then(function () { done.push('fetch'); }, function () {});
       fetch('https://elsewhere.test/x').then(function () { done.push('fetch elsewhere'); }, function () {});
       new Image().src = 'https://elsewhere.test/image';

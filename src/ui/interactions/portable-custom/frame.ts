@@ -23,6 +23,10 @@ interface Require {
 type Define = (name: string, needs: string[], make: () => unknown) => void;
 
 const { requirejs, define } = globalThis as unknown as { requirejs: Require; define: Define };
+/** Ways to the network that no policy of today's browsers closes: gone before any program is here. A frame inside would be another origin's. */
+for (const way of ['RTCPeerConnection', 'webkitRTCPeerConnection', 'WebTransport'])
+  Reflect.deleteProperty(globalThis, way);
+
 /** How often the program is asked what it answers, in milliseconds; besides, after everything that is done in it. */
 const ASK_EVERY_MS = 400;
 
