@@ -135,6 +135,31 @@ test('a program reaches nothing: not the page, not the network, not another addr
   // What it says is no answer.
   expect(app.query("SELECT value FROM responses WHERE value LIKE '%not a number%'")).toEqual([]);
 
+  // One that changes by itself is asked as something is pressed, before that leads away.
+  program = `define(['qtiCustomInteractionContext'], function (context) {
+    context.register({ typeIdentifier: 'urn:skerry-sound:tide-gauge', getInstance: function (dom, configuration) {
+      var said = document.createElement('p'); var n = 0; dom.append(said);
+      setInterval(function () { n += 1; said.textContent = 'now ' + n; }, 20);
+      configuration.onready({ getResponse: function () { return { base: { integer: n } }; }, getState: function () { return ''; } });
+    } });
+  });`;
+  await page.reload();
+  await ready(page);
+  const now = frameOf(page).getByText(/^now \d+/);
+  await expect(now).toBeVisible();
+  const next = page.getByRole('button', { name: /^Next/ });
+  const box = await next.boundingBox();
+  if (!box) throw new Error('no way on');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  const least = Number((await now.textContent())?.slice(4));
+  await page.mouse.down();
+  await page.mouse.up();
+  await expect(page.getByRole('heading', { name: 'Question 2', exact: true })).toBeVisible();
+  const kept = () =>
+    app.query<{ value: string }>("SELECT value FROM responses WHERE item = 'gauge-1'")[0]?.value ?? '"0"';
+  await expect.poll(() => Number(JSON.parse(kept()))).toBeGreaterThanOrEqual(least);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+
   program = `define(['not-there'], function () {});`;
   await page.reload();
   await ready(page);

@@ -29,6 +29,8 @@ for (const way of ['RTCPeerConnection', 'webkitRTCPeerConnection', 'WebTransport
 
 /** How often the program is asked what it answers, in milliseconds; besides, after everything that is done in it. */
 const ASK_EVERY_MS = 400;
+/** Said in the frame when the page asks. */
+const ASKED = 'able-asked';
 
 addEventListener('message', function first({ source, ports, data }: MessageEvent<unknown>) {
   const [port] = ports;
@@ -37,6 +39,7 @@ addEventListener('message', function first({ source, ports, data }: MessageEvent
   port.onmessage = ({ data: told }: MessageEvent<ToFrame>) => {
     if (told.tells === 'begin') begin(port, told);
     else if (told.tells === 'look') wear(told.look);
+    else if (told.tells === 'ask') dispatchEvent(new Event(ASKED));
     else document.body.inert = told.closed;
   };
 });
@@ -133,7 +136,7 @@ function begin(port: MessagePort, told: Begin): void {
     setInterval(ask, ASK_EVERY_MS);
     for (const act of ['input', 'change', 'click', 'keyup', 'pointerup', 'qti-interaction-changed'])
       addEventListener(act, () => setTimeout(ask));
-    addEventListener('pagehide', ask);
+    for (const now of [ASKED, 'pagehide']) addEventListener(now, ask);
   };
   // What goes wrong while it runs is told; before it has begun, it is its end.
   addEventListener('error', ({ message }) => {

@@ -19,7 +19,9 @@ export type ToFrame =
       readonly look: FrameLook;
     }
   | { readonly tells: 'look'; readonly look: FrameLook }
-  | { readonly tells: 'closed'; readonly closed: boolean };
+  | { readonly tells: 'closed'; readonly closed: boolean }
+  /** Something is pressed in the page, which may lead away: what does the program answer now? */
+  | { readonly tells: 'ask' };
 
 /** How the page looks, for the frame to look alike. */
 export interface FrameLook {

@@ -180,6 +180,15 @@ export function useFrame(
     portRef.current?.postMessage({ tells: 'closed', closed } satisfies ToFrame);
   }, [closed]);
   useEffect(() => {
+    // A program that changes by itself is asked before a press anywhere leads away.
+    const ask = () => portRef.current?.postMessage({ tells: 'ask' } satisfies ToFrame);
+    const presses = ['pointerdown', 'keydown'] as const;
+    for (const press of presses) document.addEventListener(press, ask, true);
+    return () => {
+      for (const press of presses) document.removeEventListener(press, ask, true);
+    };
+  }, []);
+  useEffect(() => {
     // Colors and size of the page, as they are changed by tools.
     const root = document.documentElement;
     const tell = () => {
