@@ -11,6 +11,7 @@ import { database } from '@/server/db/open';
 import { attemptContent } from '@/server/delivery/content';
 import { beginAttempt, handIn, resumeAttempt, saveBatch } from '@/server/delivery/delivery';
 import { takerFor } from '@/server/delivery/tryOut';
+import { toldOf } from '@/server/db/trouble';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
 import { sessionTokenIn } from './session';
@@ -144,11 +145,9 @@ export async function answerDirect(
   try {
     text = JSON.stringify((await answer(request, found, origins)) ?? {});
   } catch (error) {
-    status = error instanceof Refusal ? error.status : 500;
-    text = JSON.stringify(
-      error instanceof Refusal ? { code: error.code, ...error.details } : { code: 'error' },
-    );
-    if (!(error instanceof Refusal)) console.error(error);
+    const refusal = toldOf(error);
+    status = refusal?.status ?? 500;
+    text = JSON.stringify(refusal ? { code: refusal.code, ...refusal.details } : { code: 'error' });
   }
   const packs = text.length > WORTH_PACKING && /\bgzip\b/.test(request.headers['accept-encoding'] ?? '');
   const body = packs ? await zipped(text) : text;

@@ -11,6 +11,7 @@ import type { User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
 import { isAttemptOf } from '@/server/delivery/attempts';
 import { takerFor } from '@/server/delivery/tryOut';
+import { toldOf } from '@/server/db/trouble';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
 import { SESSION_COOKIES, sessionTokenIn } from './session';
@@ -196,8 +197,8 @@ export async function answer(work: () => unknown, changes = false): Promise<Resp
     const result = await work();
     return result instanceof Response ? result : inJson(result ?? {});
   } catch (error) {
-    if (error instanceof Refusal) return inJson({ code: error.code, ...error.details }, error.status);
-    console.error(error);
+    const refusal = toldOf(error);
+    if (refusal) return inJson({ code: refusal.code, ...refusal.details }, refusal.status);
     return inJson({ code: 'error' }, 500);
   }
 }

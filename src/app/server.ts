@@ -4,7 +4,8 @@ import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/p
 import { endOldSessions } from '@/server/accounts/sessions';
 import { prepared } from '@/server/db/statements';
 import { backUp } from '@/server/db/backup';
-import { database } from '@/server/db/open';
+import { database, serversDatabase } from '@/server/db/open';
+import { toldOf } from '@/server/db/trouble';
 import { scoreWhatIsLeft } from '@/server/results/rescoring';
 import { GIVING_BYTES, PIECE_BYTES, ROSTER_BYTES, TRIED_BYTES } from '@/core/wire/uploads';
 import { clientOf } from './front/client';
@@ -142,9 +143,18 @@ async function main(): Promise<void> {
   const app = next({ dev: development, port, hostname: 'localhost' });
   await app.prepare();
   if (config.backup) backUpEvery(config.backup);
-  endOldSessions(database(), Date.now());
-  void scoreWhatIsLeft(database()).catch(console.error);
-  setInterval(() => endOldSessions(database(), Date.now()), SWEEP_EVERY_MS).unref();
+  const db = serversDatabase();
+  const sweep = () => {
+    try {
+      endOldSessions(db, Date.now());
+    } catch (error) {
+      // Without room, or while another writes, a server serves all the same.
+      toldOf(error);
+    }
+  };
+  sweep();
+  void scoreWhatIsLeft(db).catch(console.error);
+  setInterval(sweep, SWEEP_EVERY_MS).unref();
   serverFor(config, app.getRequestHandler()).listen(port, config.host, () => {
     process.stdout.write(`ready on http://localhost:${port}\n`);
   });

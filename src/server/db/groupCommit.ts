@@ -1,4 +1,5 @@
 import type { Db } from './open';
+import { isBusy } from './trouble';
 
 interface Job {
   readonly run: () => unknown;
@@ -29,21 +30,41 @@ export function commitTogether<T>(db: Db, run: () => T): Promise<T> {
   });
 }
 
-function commitAll(db: Db, jobs: readonly Job[]): void {
-  const settle: (() => void)[] = [];
+/** While another process writes it is tried again so soon, and for so long, in milliseconds; meanwhile everything else goes on. */
+const AGAIN_MS = 20;
+const PATIENCE_MS = 5_000;
+
+/** Work that does not wait in the database for another process: nobody else would be served meanwhile. @throws what the database says */
+function withoutWaiting(db: Db, work: () => void): void {
+  const patience = db.pragma('busy_timeout', { simple: true }) as number;
+  db.pragma('busy_timeout = 0');
   try {
-    db.transaction(() => {
-      for (const job of jobs) {
-        try {
-          const value = db.transaction(job.run)();
-          settle.push(() => job.resolve(value));
-        } catch (error) {
-          settle.push(() => job.reject(error));
-        }
+    work();
+  } finally {
+    db.pragma(`busy_timeout = ${patience}`);
+  }
+}
+
+function commitAll(db: Db, jobs: readonly Job[], since = performance.now()): void {
+  const settle: (() => void)[] = [];
+  const work = db.transaction(() => {
+    for (const job of jobs) {
+      try {
+        const value = db.transaction(job.run)();
+        settle.push(() => job.resolve(value));
+      } catch (error) {
+        // A full disk ends the whole transaction (SQLite, "Response To Errors Within A Transaction"): nothing of it is kept.
+        if (!db.inTransaction) throw error;
+        settle.push(() => job.reject(error));
       }
-    }).immediate();
+    }
+  });
+  try {
+    withoutWaiting(db, () => work.immediate());
   } catch (error) {
-    for (const job of jobs) job.reject(error);
+    if (isBusy(error) && performance.now() - since < PATIENCE_MS)
+      setTimeout(() => commitAll(db, jobs, since), AGAIN_MS);
+    else for (const job of jobs) job.reject(error);
     return;
   }
   for (const done of settle) done();

@@ -14,6 +14,13 @@ export const DATABASE_FILE = 'able-compass.sqlite';
 export const dataDir = (): string => process.env.ABLE_DATA_DIR ?? join(process.cwd(), '.data');
 
 /**
+ * Milliseconds that a process waits in the database for another that writes; then it says that it is busy. A server does nothing else
+ * meanwhile, so for it that is short, and what students save waits outside (`groupCommit.ts`).
+ */
+const PATIENCE_MS = 5_000;
+const SERVERS_PATIENCE_MS = 250;
+
+/**
  * Opens a database: WAL, every commit on the disk before it is acknowledged (`synchronous=FULL`), foreign keys on, all
  * migrations applied.
  * @param until the last migration to apply, by its name: how an older program left a database; for tests of upgrades
@@ -22,7 +29,7 @@ export function openDatabase(path: string, { until }: { readonly until?: string 
   const db = new Database(path);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
-  db.pragma('busy_timeout = 5000');
+  db.pragma(`busy_timeout = ${PATIENCE_MS}`);
   migrate(db, until);
   db.pragma('foreign_keys = ON');
   return db;
@@ -82,4 +89,11 @@ export function database(): Db {
       if (existsSync(/*turbopackIgnore: true*/ path + ending)) chmodSync(path + ending, 0o600);
   }
   return shared.ableDb;
+}
+
+/** The app's database for a server, which keeps nobody waiting for long. */
+export function serversDatabase(): Db {
+  const db = database();
+  db.pragma(`busy_timeout = ${SERVERS_PATIENCE_MS}`);
+  return db;
 }

@@ -7,6 +7,7 @@ import { requireAct } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
+import { isFull } from '../db/trouble';
 import { Refusal } from '../refusal';
 import { inChild } from '../child';
 import { workFolder } from './workFolder';
@@ -90,7 +91,7 @@ export async function putPiece(
   try {
     await appendFile(fileOf(id), piece, { mode: 0o600 });
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'ENOSPC') throw new Refusal('disk-full', 507);
+    if (isFull(error)) throw new Refusal('disk-full', 507);
     throw error;
   }
   return { received: here + piece.length };

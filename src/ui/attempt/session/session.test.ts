@@ -74,6 +74,32 @@ test('with the network down the sign says so, and everything goes when it is bac
   session.close();
 });
 
+test.each([
+  ['disk-full', 507],
+  ['busy', 503],
+])(
+  'a server that has no way to write (%s) is waited for: kept here, said so, and sent when it can',
+  async (code, status) => {
+    const server = new FakeServer();
+    const { session, timers, journal } = open(server);
+    const { save } = server;
+    server.save = () => Promise.reject(new ServerRefusal(code, status));
+    session.dispatch(answer('A'));
+    timers.fire();
+    await settle();
+    expect(session.getStatus()).toMatchObject({ save: 'kept', signedOut: false, over: false });
+    session.dispatch(answer('B'));
+    await settle();
+    expect((await journal.kept()).get('page-1')).toHaveLength(2);
+    server.save = save;
+    timers.fire();
+    await settle();
+    expect(session.getStatus().save).toBe('saved');
+    expect([...(server.kept.get('page-1')?.keys() ?? [])]).toEqual([1, 2]);
+    session.close();
+  },
+);
+
 test('an answer of the server that is lost is asked for again, and nothing is kept twice', async () => {
   const server = new FakeServer();
   const { session, timers } = open(server);
