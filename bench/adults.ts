@@ -11,7 +11,7 @@ import { studentsTable } from '@/server/results/exports';
 import { figuresOf } from '@/server/results/itemStatistics';
 import { Told } from '@/server/results/live';
 import { classOverview } from '@/server/results/overview';
-import { questionRows, resultsOfTest } from '@/server/results/testResults';
+import { questionRows, resultsBehind, resultsOfTest } from '@/server/results/testResults';
 import { line, ms, percentile } from './numbers';
 
 /** What the adults' pages read, for a whole district: each beside the bare queries over the same rows, in the same run. */
@@ -108,6 +108,7 @@ const bareQuestions = db.prepare(
 const bareChosen = db.prepare(
   "SELECT s.attempt_id, s.item, s.value FROM responses s JOIN attempts p ON p.id = s.attempt_id WHERE p.test_id = ? AND p.phase = 'handed-in'",
 );
+line('whether figures worked out before still hold', ms(time(() => resultsBehind(db, by, testId))));
 beside(
   `questions of ${ATTEMPTS} attempts × ${refs.length}, read`,
   time(() => questionRows(db, by, testId), 3),

@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
 import { choice, CHOICES } from './answers';
-import { expect, goTo, saved, startTest, test } from './app';
+import { expect, goTo, ready, saved, startTest, test } from './app';
+import { expectAccessibleInEveryScheme } from './axe';
+import { openKind } from './kinds';
 
 /** How many stretches are painted, and the words of the first, per colour. */
 const painted = (page: Page, colour: string) =>
@@ -159,6 +161,34 @@ test('eliminator: one press strikes, one brings back, and choosing a struck choi
   await page.getByRole('button', { name: /Strike out: She wants/ }).click();
   await page.getByRole('button', { name: /Bring back: She wants/ }).click();
   await expect(page.getByRole('button', { name: /Bring back/ })).toHaveCount(0);
+});
+
+test('eliminator: words of a text are struck out where they stand, by pointer and by keys, and kept', async ({
+  page,
+  app,
+}) => {
+  await openKind(page, app, 'hottext-1');
+  const line = page.getByText(/Every .* year the crew/);
+  const height = (await line.boundingBox())?.height;
+  await page.getByRole('button', { name: 'Eliminator' }).click();
+  await page.getByRole('button', { name: 'Strike out: lamp' }).click();
+  const lamp = page.getByRole('button', { name: /^lamp.*struck out/ });
+  await expect(lamp).toHaveAttribute('aria-pressed', 'false');
+  await page.getByRole('button', { name: 'Strike out: new' }).press('Enter');
+  await expect(page.getByRole('button', { name: 'Bring back: new' })).toBeFocused();
+  // The line keeps its height.
+  expect((await line.boundingBox())?.height).toBeLessThanOrEqual((height ?? 0) * 2);
+  await expectAccessibleInEveryScheme(page, 'words struck out', 'main');
+  await saved(page);
+  await page.reload();
+  await ready(page);
+  await lamp.press('Enter');
+  await expect(page.getByRole('button', { name: 'lamp', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByRole('button', { name: /^(Strike out|Bring back): lamp/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Bring back: new' })).toBeVisible();
 });
 
 test('line reader: follows real lines by keys, one to five of them, moves to the question, and choices still answer', async ({

@@ -27,6 +27,8 @@ export interface InteractionProps<Model extends InteractionModel = InteractionMo
     readonly choice: string;
     readonly label: string;
     readonly chosen: boolean;
+    /** It stands among words of a text. */
+    readonly inline?: boolean;
   }) => ReactNode;
   /** Draws one of the model's `mates` with its own answer. */
   readonly mate?: (model: InteractionModel) => ReactNode;

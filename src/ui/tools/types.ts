@@ -20,6 +20,8 @@ export interface ChoiceMarkProps {
   /** The choice's words, for the label. */
   readonly label: string;
   readonly chosen: boolean;
+  /** The choice stands among words of a text: no cover fits it, and it is heard with them. */
+  readonly inline?: boolean;
 }
 export interface QuestionProps {
   /** The question on the screen. */

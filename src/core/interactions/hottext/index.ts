@@ -18,6 +18,14 @@ export interface HottextModel extends InteractionBase {
   readonly counts: Counts;
 }
 
+/** What each of the pressable places says, in the order they stand. */
+export const hottextWords = ({ content }: HottextModel): ReadonlyMap<string, string> =>
+  new Map(
+    [...walkContent(content)].flatMap((node) =>
+      node.kind === 'place' && node.role === 'hottext' ? [[node.identifier, contentText(node.children)]] : [],
+    ),
+  );
+
 /** `qti-hottext-interaction`: words of a text to press (QTI 3.0, "hottext interaction"). */
 export const hottext = defineKind<HottextModel>({
   type: 'hottext',
@@ -31,10 +39,8 @@ export const hottext = defineKind<HottextModel>({
   },
   said(model, response) {
     const chosen = responseTexts(response);
-    return [...walkContent(model.content)].flatMap((node): Said[] =>
-      node.kind === 'place' && node.role === 'hottext' && chosen.includes(node.identifier)
-        ? [{ code: 'text', values: { text: contentText(node.children) } }]
-        : [],
+    return [...hottextWords(model)].flatMap(([identifier, text]): Said[] =>
+      chosen.includes(identifier) ? [{ code: 'text', values: { text } }] : [],
     );
   },
   fault: (model, texts) => choiceFault(model.hottexts, texts, model.counts.maximum),

@@ -17,7 +17,7 @@ const STATE = switchState('eliminator', 'test');
  * Strikes a choice out, and brings it back, each in one press beside the choice. There is no mode to leave: pressing the
  * choice itself always answers. A chosen choice has no strike mark; choosing a struck one brings it back (the reducer).
  */
-function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProps) {
+function StrikeMark({ itemRef, response, choice, label, chosen, inline }: ChoiceMarkProps) {
   const t = useTranslations('tools.eliminator');
   const { dispatch, announce } = usePlayer();
   const [{ on }] = useKept('eliminator', STATE);
@@ -25,10 +25,10 @@ function StrikeMark({ itemRef, response, choice, label, chosen }: ChoiceMarkProp
     (state) => own(itemOf(state, itemRef).struck, response)?.includes(choice) ?? false,
   );
   if (!on && !struck) return null;
-  if (chosen) return <span className={styles.space} aria-hidden="true" />;
+  if (chosen) return <span className={inline ? styles.spaceInside : styles.space} aria-hidden="true" />;
   return (
     <Press
-      className={`${shared.choiceMark} ${styles.mark}`}
+      className={`${inline ? styles.inside : shared.choiceMark} ${styles.mark}`}
       data-struck={struck || undefined}
       aria-label={struck ? t('bringBack', { label }) : t('strike', { label })}
       title={struck ? t('bringBackShort') : t('strikeShort')}

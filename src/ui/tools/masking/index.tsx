@@ -19,12 +19,12 @@ const UNCOVERED: ToolState<z.infer<typeof uncovered>> = {
 };
 
 /** Covers a choice until it is uncovered; a chosen one is never covered. */
-function ChoiceCover({ itemRef, response, choice, label, chosen }: ChoiceMarkProps) {
+function ChoiceCover({ itemRef, response, choice, label, chosen, inline }: ChoiceMarkProps) {
   const t = useTranslations('tools.masking');
   const { announce } = usePlayer();
   const [{ on }] = useKept('masking', STATE);
   const [{ shown }, keep] = useKeptAt('masking', itemRef, UNCOVERED);
-  if (!on || chosen) return null;
+  if (!on || chosen || inline) return null;
   const name = `${response}:${choice}`;
   if (shown.includes(name))
     return (

@@ -11,11 +11,11 @@ import { reader } from './reader';
 import { useScript } from './useScript';
 
 /** Reads one choice alone; there while the window of read aloud is open. */
-export function ReadChoice({ label }: ChoiceMarkProps) {
+export function ReadChoice({ label, inline }: ChoiceMarkProps) {
   const t = useTranslations('tools.read-aloud');
   const windows = useWindows();
   const scriptIn = useScript();
-  if (!windows.open.includes('read-aloud')) return null;
+  if (inline || !windows.open.includes('read-aloud')) return null;
   return (
     <Press
       className={shared.choiceMark}
