@@ -118,8 +118,7 @@ export const numberLine = defineKind<NumberLineModel>({
   said(model, response) {
     const style = model.scale.labels === 'fraction' ? 'fraction' : 'decimal';
     const words = (value: Rational) => labelOf(value, style);
-    if (model.mode === 'points')
-      return pointsOn(model, response).map((value) => saidNumber(words(value)));
+    if (model.mode === 'points') return pointsOn(model, response).map((value) => saidNumber(words(value)));
     const start = startOf(response);
     return [
       ...spansOf(response).map((span) => saidSpan(span, words)),

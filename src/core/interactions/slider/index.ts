@@ -33,9 +33,6 @@ export const slider = defineKind<SliderModel>({
       ? complete
       : partial('notANumber');
   },
-  said: (_model, response) =>
-    responseTexts(response)
-      .slice(0, 1)
-      .map(saidNumber),
+  said: (_model, response) => responseTexts(response).slice(0, 1).map(saidNumber),
   fault: (model, texts) => numberFault(texts, model.lower, model.upper),
 });
