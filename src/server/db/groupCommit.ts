@@ -1,5 +1,5 @@
 import type { Db } from './open';
-import { isBusy } from './trouble';
+import { isBusy, isFull } from './trouble';
 
 interface Job {
   readonly run: () => unknown;
@@ -64,6 +64,8 @@ function commitAll(db: Db, jobs: readonly Job[], since = performance.now()): voi
   } catch (error) {
     if (isBusy(error) && performance.now() - since < PATIENCE_MS)
       setTimeout(() => commitAll(db, jobs, since), AGAIN_MS);
+    // What is small may have room where what came with it has none.
+    else if (isFull(error) && jobs.length > 1) for (const job of jobs) commitAll(db, [job], since);
     else for (const job of jobs) job.reject(error);
     return;
   }

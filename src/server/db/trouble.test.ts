@@ -105,6 +105,18 @@ test('a full disk: what does not fit is refused by name, what was kept stays, an
   school.close();
 });
 
+test('a save that has no room takes none away from those that share its commit', async () => {
+  const [page] = db.pragma('page_count') as { page_count: number }[];
+  db.pragma(`max_page_count = ${page?.page_count ?? 0}`);
+  const large = commitTogether(db, put('x'.repeat(200_000))).catch(
+    (error: unknown) => refusalOf(error)?.code,
+  );
+  const small = ['a', 'b'].map((name) => commitTogether(db, put(name)));
+  expect(await large).toBe('disk-full');
+  await Promise.all(small);
+  expect(names()).toEqual([{ name: 'a' }, { name: 'b' }]);
+});
+
 test('of a full disk one line a minute is written down, of everything unknown each', () => {
   const lines = jest.spyOn(console, 'error').mockImplementation(() => undefined);
   const full = Object.assign(new Error('full'), { code: 'SQLITE_FULL' });

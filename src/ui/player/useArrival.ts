@@ -29,18 +29,17 @@ export function useArrival(
     // After the question is painted: focusing makes the browser lay out everything at once.
     const timer = setTimeout(() => {
       before.current = ref;
-      // On the page or what holds it all is nowhere yet.
-      if (opened && !document.activeElement?.contains(pageRef.current)) return;
       const question = sheetOf(pageRef.current, ref);
-      if (together && !opened) question?.scrollIntoView({ block: 'start' });
       // Where there is room for one, a new passage stands before its question.
-      (question ?? pageRef.current)
-        ?.querySelector('h2')
+      const heading = (question ?? pageRef.current)?.querySelector('h2') ?? null;
+      // On the page, or in the part of it that holds it all, is nowhere yet.
+      if (opened && !document.activeElement?.contains(heading)) return;
+      if (together && !opened) question?.scrollIntoView({ block: 'start' });
+      heading?.focus({
+        preventScroll: opened || together || layout !== 'narrow',
         // Nobody went there by keys yet: it is where the first key goes on from, and what is read out first.
-        ?.focus({
-          preventScroll: opened || together || layout !== 'narrow',
-          ...(opened && { focusVisible: false }),
-        });
+        ...(opened && { focusVisible: false }),
+      });
     }, 0);
     return () => clearTimeout(timer);
   }, [layout, pageRef, readRef, ref, together]);
