@@ -8,10 +8,10 @@ import { nameOfSession, userOfSession } from '@/server/accounts/sessions';
 import type { User } from '@/server/accounts/users';
 import { commitTogether } from '@/server/db/groupCommit';
 import { database } from '@/server/db/open';
+import { toldOf } from '@/server/db/trouble';
 import { attemptContent } from '@/server/delivery/content';
 import { beginAttempt, handIn, resumeAttempt, saveBatch } from '@/server/delivery/delivery';
 import { takerFor } from '@/server/delivery/tryOut';
-import { toldOf } from '@/server/db/trouble';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
 import { sessionTokenIn } from './session';
@@ -147,7 +147,7 @@ export async function answerDirect(
   } catch (error) {
     const refusal = toldOf(error);
     status = refusal?.status ?? 500;
-    text = JSON.stringify(refusal ? { code: refusal.code, ...refusal.details } : { code: 'error' });
+    text = JSON.stringify(refusal?.body ?? { code: 'error' });
   }
   const packs = text.length > WORTH_PACKING && /\bgzip\b/.test(request.headers['accept-encoding'] ?? '');
   const body = packs ? await zipped(text) : text;

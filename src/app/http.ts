@@ -9,9 +9,9 @@ import { actsOf, type Act, type Role } from '@/core/access/access';
 import { requireAct } from '@/server/accounts/access';
 import type { User } from '@/server/accounts/users';
 import { database } from '@/server/db/open';
+import { toldOf } from '@/server/db/trouble';
 import { isAttemptOf } from '@/server/delivery/attempts';
 import { takerFor } from '@/server/delivery/tryOut';
-import { toldOf } from '@/server/db/trouble';
 import { Refusal } from '@/server/refusal';
 import { isFromElsewhere } from './front/client';
 import { SESSION_COOKIES, sessionTokenIn } from './session';
@@ -198,7 +198,6 @@ export async function answer(work: () => unknown, changes = false): Promise<Resp
     return result instanceof Response ? result : inJson(result ?? {});
   } catch (error) {
     const refusal = toldOf(error);
-    if (refusal) return inJson({ code: refusal.code, ...refusal.details }, refusal.status);
-    return inJson({ code: 'error' }, 500);
+    return inJson(refusal?.body ?? { code: 'error' }, refusal?.status ?? 500);
   }
 }

@@ -48,4 +48,9 @@ export class Refusal extends Error {
     super(code);
     this.name = 'Refusal';
   }
+
+  /** What is answered. */
+  get body(): Readonly<Record<string, string | number>> {
+    return { code: this.code, ...this.details };
+  }
 }

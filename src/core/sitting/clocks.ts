@@ -4,8 +4,8 @@ import type { Run } from './run';
 
 /** A clock that runs now: how much it has counted, in milliseconds, and what its end does. */
 interface Clock {
-  /** It is around all questions of the open part. */
-  readonly around: boolean;
+  /** It is of the test or its open part, and not of what stands in it. */
+  readonly isWide: boolean;
   readonly limits: TimeLimits;
   readonly used: number;
   /** What was added to its maximum. */
@@ -16,10 +16,10 @@ interface Clock {
 }
 
 /** The clocks that run, outermost first. */
-const running = (run: Run): Clock[] => (run.state.phase === 'running' ? around(run) : []);
+const running = (run: Run): Clock[] => (run.state.phase === 'running' ? clocksHere(run) : []);
 
 /** The clocks of where one is: the test's, the open part's, those of the section and question one is at. */
-function around(run: Run): Clock[] {
+function clocksHere(run: Run): Clock[] {
   const { state, plan } = run;
   const sum = (map: Map<string, number>, key: string) => (ms: number) => {
     map.set(key, (map.get(key) ?? 0) + ms);
@@ -30,7 +30,7 @@ function around(run: Run): Clock[] {
     limits: TimeLimits,
     end: () => void,
   ): Clock => ({
-    around: used === state.usedParts,
+    isWide: used === state.usedParts,
     limits,
     used: used.get(key) ?? 0,
     added: added.get(key) ?? 0,
@@ -43,7 +43,7 @@ function around(run: Run): Clock[] {
   const ofQuestions = [state.usedQuestions, state.addedQuestions] as const;
   const clocks: Clock[] = [
     {
-      around: true,
+      isWide: true,
       limits: plan.content.test.timeLimits,
       used: state.usedTest,
       added: state.addedTest,
@@ -86,12 +86,12 @@ function leftOf(run: Run, { limits, used, added }: Clock): number | null {
 export function addTime(run: Run, ms: number): void {
   const { here } = run;
   const isOver = here !== undefined && run.isTimedOut(here);
-  for (const clock of around(run)) if (!isOver || clock.around) clock.add(ms);
+  for (const clock of clocksHere(run)) if (!isOver || clock.isWide) clock.add(ms);
 }
 
 /** Whether a clock could end what the student is at, so that time can be added to it. */
 export const isTimed = (run: Run): boolean =>
-  around(run).some(({ limits }) => run.plan.maximumOf(limits) !== null);
+  clocksHere(run).some(({ limits }) => run.plan.maximumOf(limits) !== null);
 
 /**
  * Lets time pass: every clock counts, and what reaches its maximum ends at its own moment; what comes next has run for the rest

@@ -120,18 +120,18 @@ export const tryRequest = z.object({
   scheme: z.nullable(z.enum(SCHEME_IDS)),
   magnification: z.nullable(z.number().check(z.minimum(1), z.maximum(4))),
 });
-/** A question's drawing in the library, from 0. */
-const drawing = z.int().check(z.minimum(0), z.maximum(999));
+/** A question's drawing in the library, from 0; in an address or a body. */
+const drawing = z._default(z.coerce.number().check(z.int(), z.minimum(0), z.maximum(999)), 0);
 /** As whom a question of the library is seen, and which of its drawings; in an address. */
 export const seenAsQuery = z.object({
   student: z._default(z.nullable(z.coerce.number().check(z.int(), z.positive())), null),
   scheme: z._default(z.nullable(z.enum(SCHEME_IDS)), null),
   size: z._default(z.nullable(z.coerce.number().check(z.minimum(1), z.maximum(4))), null),
-  drawing: z._default(z.coerce.number().check(z.int(), z.minimum(0), z.maximum(999)), 0),
+  drawing,
 });
 /** An answer to see what it is worth. */
 export const tryAnswerRequest = z.object({
-  drawing: z._default(drawing, 0),
+  drawing,
   responses: z.record(z.string().check(z.minLength(1), z.maxLength(200)), rawResponse),
 });
 /** What is not said of the options is as usual. */

@@ -24,13 +24,6 @@ const AS_SET = 'as-set';
 export function SeenAs({ value, students, nobody, onChange }: Props) {
   const t = useTranslations('library.try');
   const schemes = useTranslations('tools.colours.schemes');
-  const listed = <Value extends string | number>(
-    values: readonly Value[],
-    words: (value: Value) => string,
-  ) => [
-    { value: AS_SET as string | number, label: t('asSet') },
-    ...values.map((one) => ({ value: one, label: words(one) })),
-  ];
   return (
     <div className={desk.find}>
       <Labelled label={t('needs')}>
@@ -48,32 +41,53 @@ export function SeenAs({ value, students, nobody, onChange }: Props) {
           />
         )}
       </Labelled>
-      <Labelled label={t('scheme')}>
-        {(id) => (
-          <Select
-            id={id}
-            size="large"
-            value={value.scheme ?? AS_SET}
-            onChange={(scheme) =>
-              onChange({ ...value, scheme: SCHEME_IDS.find((one) => one === scheme) ?? null })
-            }
-            options={listed(SCHEME_IDS, (one) => schemes(one))}
-          />
-        )}
-      </Labelled>
-      <Labelled label={t('size')}>
-        {(id) => (
-          <Select
-            id={id}
-            size="large"
-            value={value.magnification ?? AS_SET}
-            onChange={(size) =>
-              onChange({ ...value, magnification: SIZES.find((one) => one === size) ?? null })
-            }
-            options={listed(SIZES, (one) => t('percent', { percent: one * 100 }))}
-          />
-        )}
-      </Labelled>
+      <OrAsSet
+        label={t('scheme')}
+        value={value.scheme}
+        values={SCHEME_IDS}
+        words={(scheme) => schemes(scheme)}
+        onChange={(scheme) => onChange({ ...value, scheme })}
+      />
+      <OrAsSet
+        label={t('size')}
+        value={value.magnification}
+        values={SIZES}
+        words={(size) => t('percent', { percent: size * 100 })}
+        onChange={(magnification) => onChange({ ...value, magnification })}
+      />
     </div>
+  );
+}
+
+/** One of several, or as it is set: then null. */
+function OrAsSet<Value extends string | number>({
+  label,
+  value,
+  values,
+  words,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: Value | null;
+  readonly values: readonly Value[];
+  readonly words: (value: Value) => string;
+  readonly onChange: (value: Value | null) => void;
+}) {
+  const t = useTranslations('library.try');
+  return (
+    <Labelled label={label}>
+      {(id) => (
+        <Select<string | number>
+          id={id}
+          size="large"
+          value={value ?? AS_SET}
+          onChange={(chosen) => onChange(values.find((one) => one === chosen) ?? null)}
+          options={[
+            { value: AS_SET, label: t('asSet') },
+            ...values.map((one) => ({ value: one, label: words(one) })),
+          ]}
+        />
+      )}
+    </Labelled>
   );
 }
