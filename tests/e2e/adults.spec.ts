@@ -26,11 +26,14 @@ test('a test is given to a student for later, found there, changed, and taken ba
   await expect(page.getByText('“Until” must be after “From”.')).toBeVisible();
   await page.getByLabel('Until', { exact: true }).fill('');
   await page.getByRole('checkbox', { name: 'Has the screen for itself' }).press('Space');
+  await page.getByRole('checkbox', { name: 'Questions in another order for each student' }).press('Space');
+  await choose(page, 'Tools that nobody has in it', 'Highlighter');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Give it to 1 student' }).press('Enter');
   await expect(page.getByText('Given to 1 student.')).toBeVisible();
   await page.getByLabel('Find a student or a test').fill('halloran');
   const row = page.getByRole('row', { name: /Wren Halloran/ });
-  await expect(row).toContainText('Has the screen');
+  await expect(row).toContainText('Mixed order · Has the screen · 1 tool off');
 
   const student = await page.context().browser()?.newPage();
   if (!student) throw new Error('no browser');

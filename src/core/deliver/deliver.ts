@@ -246,7 +246,7 @@ export function deliverTest(
       checksWhole: source.sessionControl.validateResponses,
       showFeedback: source.sessionControl.showFeedback,
       session: sessions.get(ref) ?? null,
-      toolsOff: source.toolsOff,
+      toolsOff: [...new Set([...source.toolsOff, ...given.toolsOff])],
       needs,
       language: test.language,
     });

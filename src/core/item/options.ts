@@ -7,6 +7,10 @@ const LOCK_AFTER = 20;
 export const assignmentOptions = z.strictObject({
   /** The questions of a section on one page, instead of one at a time (work.md, B1). */
   onePage: z._default(z.boolean(), false),
+  /** Questions of a section come in an order of their own for each student, where there is a way back; what a test fixes stays. */
+  mixed: z._default(z.boolean(), false),
+  /** Tools that nobody has in it, whatever their needs: for what it measures. Names of `ui/tools`. */
+  toolsOff: z._default(z.array(z.string().check(z.regex(/^[a-z-]{1,60}$/))).check(z.maxLength(40)), []),
   /** After a pause of so many minutes what was answered before is locked until whoever supervises opens it; null = never (C6). */
   lockAfter: z._default(z.nullable(z.int().check(z.minimum(1), z.maximum(10_000))), LOCK_AFTER),
   /** It begins only once whoever supervises has let the student in (A5). */

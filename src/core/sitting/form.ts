@@ -94,6 +94,24 @@ interface Flat {
   readonly path: readonly Draw[];
 }
 
+/** A section whose questions are mixed, and those in it; what is `fixed` stays where it is. */
+const mixedSection = (section: Section): Section => ({
+  ...section,
+  shuffle: true,
+  children: section.children.map((child) => (child.kind === 'section' ? mixedSection(child) : child)),
+});
+
+/**
+ * A test whose questions are mixed within their sections, as whoever gives it may wish. A part without a way back stays as it is: its rules
+ * lead from one question to another.
+ */
+export const mixedTest = (test: Test): Test => ({
+  ...test,
+  parts: test.parts.map((part) =>
+    part.navigation === 'linear' ? part : { ...part, sections: part.sections.map(mixedSection) },
+  ),
+});
+
 /** Draws the form of a test. The same seed draws the same form. @throws FormTooLarge */
 export function drawForm(test: Test, seed: string, timeMultiplier = 1): Form {
   const random = seededRandom(`${seed}/order`);

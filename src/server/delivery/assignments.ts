@@ -1,7 +1,7 @@
 import { readOptions, type AssignmentOptions, type GivenOptions } from '@/core/item/options';
 import { neededScoreOf, timeLimitOf, type Test } from '@/core/item/test';
 import { readPoints, type Points } from '@/core/sitting/points';
-import { drawForm, questionsOf, type Form } from '@/core/sitting/form';
+import { drawForm, mixedTest, questionsOf, type Form } from '@/core/sitting/form';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import type { User } from '../accounts/users';
@@ -113,6 +113,14 @@ const SELECT = `
   SELECT a.id AS assignment_id, a.test_id, p.test_id AS pinned_test_id, p.id AS attempt_id, p.phase, p.begun_at, p.handed_in_at,
     a.options, a.let_in_at, a.opens_at, a.closes_at, a.released_at
   FROM assignments a LEFT JOIN attempts p ON p.id = ${NEWEST} JOIN tests t ON t.id = coalesce(p.test_id, a.test_id)`;
+
+/** What an attempt draws when it begins: from its own seed, in the order that its assignment asks for. */
+export const newForm = (
+  db: Db,
+  { assignment_id: id, seed }: { readonly assignment_id: number; readonly seed: string },
+  test: Test,
+  timeMultiplier: number,
+): Form => drawForm(optionsOf(db, id).mixed ? mixedTest(test) : test, seed, timeMultiplier);
 
 function partsOf({ parts }: Test, form: Form): AssignedPart[] {
   if (parts.length === 1 && parts[0]?.navigation === 'nonlinear') return [];

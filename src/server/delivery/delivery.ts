@@ -6,7 +6,6 @@ import { answerableItem } from '@/core/deliver/answerable';
 import { readBeside } from '@/core/item/materials';
 import { responseProblem } from '@/core/item/responseProblem';
 import { timeLimitOf } from '@/core/item/test';
-import { drawForm } from '@/core/sitting/form';
 import { Plan } from '@/core/sitting/plan';
 import { Sitting } from '@/core/sitting/sitting';
 import { holdsHandIn, isStaged, stageOf, type Stage } from '@/core/sitting/stage';
@@ -18,7 +17,7 @@ import { commitTogether } from '../db/groupCommit';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
-import { assignedTest, requireWindow } from './assignments';
+import { assignedTest, newForm, requireWindow } from './assignments';
 import { attemptOf, lockedIn, say, timingOf, type AttemptRow } from './attempts';
 import { acknowledge, deviceOf, openDevice, type DeviceRow } from './devices';
 import { appendEvent, eventsSince, isFollowed, newestEvent, putResponses, stateOf } from './eventLog';
@@ -70,7 +69,7 @@ export function beginNow(db: Db, user: User, attempt: AttemptRow, now: number): 
   const content = contentOf(db, attempt);
   const { timeMultiplier } = user.needs;
   const limit = limitWith(timeLimitOf(content.test), timeMultiplier);
-  const form = drawForm(content.test, attempt.seed, timeMultiplier);
+  const form = newForm(db, attempt, content.test, timeMultiplier);
   const stage = isStaged(new Plan(content, form)) ? stageOf(Sitting.begin(content, form)) : undefined;
   say(db, attempt, { type: 'begun', limit, form, ...(stage && { stage }) }, now);
 }

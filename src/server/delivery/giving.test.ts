@@ -3,7 +3,8 @@ import { USUAL } from '@/core/item/options';
 import { putUser, userById, type User } from '../accounts/users';
 import { resultFor } from '../results/results';
 import { assignedTests } from './assignments';
-import { beginAttempt, handIn } from './delivery';
+import { attemptContent } from './content';
+import { beginAttempt, handIn, resumeAttempt } from './delivery';
 import { givableTests, give, givenBy, takeBack } from './giving';
 import { addPetra, testSchool, type TestSchool } from './testSchool';
 
@@ -68,6 +69,37 @@ test('once it is begun it is not taken back, and how it is taken stays: only wha
     held: true,
   });
   expect(() => takeBack(db, petra, before?.assignmentId ?? 0)).toThrow('begun');
+});
+
+test('questions are mixed for each attempt where that is given, and tools taken away that nobody has then', () => {
+  const { db } = school;
+  give(db, petra, giving({ options: { mixed: true, toolsOff: ['highlighter'], times: 6 } }), 2000);
+  const { assignmentId = 0 } = mine()[0] ?? {};
+  const orders = Array.from({ length: 6 }, (_, i) => {
+    const at = 3000 + i * 100;
+    const { attemptId } = beginAttempt(db, bao, assignmentId, at);
+    const open = () => {
+      const { device } = resumeAttempt(db, bao, attemptId, null, at + 1);
+      const { test } = attemptContent(db, bao, attemptId, at + 1);
+      return {
+        device,
+        test,
+        order: test.parts.flatMap(({ sections }) => sections.map(({ items }) => items)),
+      };
+    };
+    const { test, order } = open();
+    expect(Object.values(test.items).every(({ toolsOff }) => toolsOff.includes('highlighter'))).toBe(true);
+    // The same however often it is opened.
+    const again = open();
+    expect(again.order).toEqual(order);
+    handIn(db, bao, attemptId, again.device, 'asked', at + 2);
+    return order;
+  });
+  // Each section keeps its questions.
+  const [first = [], ...others] = orders.map((order) => order.map((items) => [...items].sort()));
+  for (const one of others) expect(one).toEqual(first);
+  expect(new Set(orders.map((order) => JSON.stringify(order))).size).toBeGreaterThan(1);
+  expect(() => give(db, petra, giving({ options: { toolsOff: ['<script>'] } }), 2000)).toThrow();
 });
 
 test('it can be started in its time and not outside it; who has begun may finish', () => {

@@ -1,7 +1,6 @@
 import { createCipheriv, randomBytes } from 'node:crypto';
 import { deliverTest } from '@/core/deliver/deliver';
 import { showingOf } from '@/core/sitting/stage';
-import { drawForm } from '@/core/sitting/form';
 import { Sitting } from '@/core/sitting/sitting';
 import type { Started } from '@/core/wire/replies';
 import { VECTOR_BYTES, type SealedBundle } from '@/core/wire/sealed';
@@ -10,7 +9,7 @@ import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { loadAsset } from '../library/library';
 import { Refusal } from '../refusal';
-import { assignedTest, optionsOf, requireWindow } from './assignments';
+import { assignedTest, newForm, optionsOf, requireWindow } from './assignments';
 import { attemptOf, type AttemptRow } from './attempts';
 import { beginNow, resumeAttempt } from './delivery';
 import { contentOf, sessionsIn } from './sittings';
@@ -35,7 +34,7 @@ function sealedRow(db: Db, user: User, attemptId: string): { attempt: AttemptRow
 export function sealedTest(db: Db, user: User, attemptId: string): Buffer {
   const { attempt, key } = sealedRow(db, user, attemptId);
   const content = contentOf(db, attempt);
-  const form = drawForm(content.test, attempt.seed, user.needs.timeMultiplier);
+  const form = newForm(db, attempt, content.test, user.needs.timeMultiplier);
   const sitting = Sitting.begin(content, form);
   const test = deliverTest(content, form, {
     sessions: sessionsIn(sitting),

@@ -4,9 +4,14 @@ import { Checkbox, InputNumber, Radio } from 'antd';
 import { useId, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
 import type { AssignmentOptions } from '@/core/item/options';
+import { TOOLS } from '../../tools';
+import { Several, useToolNames } from '../Several';
 import styles from './give.module.css';
 
-type Switch = 'goAhead' | 'ownsScreen' | 'fetchFirst' | 'held';
+type Switch = 'mixed' | 'goAhead' | 'ownsScreen' | 'fetchFirst' | 'held';
+
+/** What a test may be measured without. How it looks and is operated is nobody's to take away. */
+const MAY_BE_OFF = TOOLS.filter(({ group }) => group !== 'looking');
 
 interface Props {
   readonly options: AssignmentOptions;
@@ -29,6 +34,7 @@ function Tick({ name, options, onChange }: Props & { readonly name: Switch }) {
 /** How a test is taken. */
 export function HowTaken({ options, onChange }: Props) {
   const t = useTranslations('give.how');
+  const named = useToolNames();
   const set = (change: Partial<AssignmentOptions>) => onChange({ ...options, ...change });
   return (
     <fieldset className={styles.group}>
@@ -41,6 +47,13 @@ export function HowTaken({ options, onChange }: Props) {
           { value: false, label: t('oneAtATime') },
           { value: true, label: t('onePage') },
         ]}
+      />
+      <Tick name="mixed" options={options} onChange={onChange} />
+      <Several
+        label={t('toolsOff')}
+        value={options.toolsOff}
+        options={named(MAY_BE_OFF)}
+        onChange={(toolsOff) => set({ toolsOff })}
       />
       <Tick name="goAhead" options={options} onChange={onChange} />
       <Tick name="ownsScreen" options={options} onChange={onChange} />

@@ -8,6 +8,7 @@ import { SCHEME_IDS, type SchemeId } from '@/core/view/schemes';
 import { FACES, PLAIN_TEXT, WIDE_SPACING, type Face } from '@/core/view/text';
 import { Labelled } from '../../entry/Labelled';
 import { TOOLS } from '../../tools';
+import { Several, useToolNames } from '../Several';
 import styles from './people.module.css';
 
 interface Props {
@@ -118,50 +119,35 @@ function LookFields({ needs, onChange }: Props) {
 /** Tools, and help with words. */
 function HelpFields({ needs, onChange }: Props) {
   const t = useTranslations('person.needs');
-  const tools = useTranslations('tools');
+  const named = useToolNames();
   const change = (part: Partial<AccessNeeds>) => onChange({ ...needs, ...part });
-  const several = (
-    label: string,
-    value: readonly string[],
-    options: readonly { readonly value: string; readonly label: string }[],
-    choose: (values: string[]) => void,
-    mode: 'multiple' | 'tags' = 'multiple',
-  ) => (
-    <Labelled label={label}>
-      {(id) => (
-        <Select<string[]>
-          id={id}
-          size="large"
-          mode={mode}
-          value={[...value]}
-          onChange={choose}
-          showSearch={{ optionFilterProp: 'label' }}
-          options={[...options]}
-          // Codes of languages may be typed one after the other; names of tools have spaces in them.
-          tokenSeparators={mode === 'tags' ? [',', ' '] : []}
-        />
-      )}
-    </Labelled>
-  );
-  const named = (list: typeof TOOLS) =>
-    list.map(({ id }) => ({ value: id, label: tools(`${id}.name` as 'eliminator.name') }));
   return (
     <>
-      {several(t('toolsOn'), needs.toolsOn, named(BEGIN_ON), (toolsOn) => change({ toolsOn }))}
-      {several(t('toolsGiven'), needs.toolsGiven, named(GIVEN), (toolsGiven) => change({ toolsGiven }))}
-      {several(
-        t('supports'),
-        needs.supports,
-        SUPPORTS.map((value) => ({ value, label: t(`support.${value}`) })),
-        (supports) => change({ supports }),
-      )}
-      {several(
-        t('languages'),
-        needs.languages,
-        [],
-        (languages) => change({ languages: languages.map((one) => one.trim().slice(0, 35)) }),
-        'tags',
-      )}
+      <Several
+        label={t('toolsOn')}
+        value={needs.toolsOn}
+        options={named(BEGIN_ON)}
+        onChange={(toolsOn) => change({ toolsOn })}
+      />
+      <Several
+        label={t('toolsGiven')}
+        value={needs.toolsGiven}
+        options={named(GIVEN)}
+        onChange={(toolsGiven) => change({ toolsGiven })}
+      />
+      <Several
+        label={t('supports')}
+        value={needs.supports}
+        options={SUPPORTS.map((value) => ({ value, label: t(`support.${value}`) }))}
+        onChange={(supports) => change({ supports })}
+      />
+      <Several
+        open
+        label={t('languages')}
+        value={needs.languages}
+        options={[]}
+        onChange={(languages) => change({ languages: languages.map((one) => one.trim().slice(0, 35)) })}
+      />
     </>
   );
 }
