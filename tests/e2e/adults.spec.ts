@@ -42,6 +42,7 @@ test('a test is given to a student for later, found there, changed, and taken ba
   await expect(student.getByText(/^Can be started from/)).toBeVisible();
   await linkTo(student, WORKSHOP).click();
   await expect(student.getByRole('button', { name: /^Start/ })).toBeDisabled();
+  await expect(student.getByText('The usual ones, but not: highlighter')).toBeVisible();
 
   // Given for now instead, it can be started without a page being loaded again.
   await row.getByRole('button', { name: /^Change:/ }).press('Enter');

@@ -16,7 +16,7 @@ import { Documents, type FrameProps } from '../player/documents/Documents';
 import styles from './entry.module.css';
 import { Startable, type TestRow } from './MyTests';
 import { Page } from './Page';
-import { Fact, SetForYou } from './SetForYou';
+import { Fact, SetForYou, useNamedTools } from './SetForYou';
 import { useAsk } from './useAsk';
 import { roundPoints } from './usePointsWords';
 
@@ -166,6 +166,7 @@ function Before({ name, signInName, needs, assigned, sounds, directions }: Props
   const { working, problem, ask } = useAsk();
   const minutes =
     assigned.timeLimit === null ? null : Math.round((assigned.timeLimit * needs.timeMultiplier) / 60);
+  const off = useNamedTools()(assigned.given.toolsOff);
   const guest = useIsGuest();
   const shown = useShownName(name);
   const begun = assigned.state !== 'not-started' && !assigned.again;
@@ -202,7 +203,10 @@ function Before({ name, signInName, needs, assigned, sounds, directions }: Props
                 : tests('minutes', { count: minutes })
           }
         />
-        <Fact name={t('tools')} value={t('toolList')} />
+        <Fact
+          name={t('tools')}
+          value={off.length === 0 ? t('toolList') : t('toolsBut', { tools: off.join(', ') })}
+        />
         <SetForYou needs={needs} />
         {!begun && (
           <div className={styles.fact}>
