@@ -180,6 +180,21 @@ test('eliminator: words of a text are struck out where they stand, by pointer an
   expect((await line.boundingBox())?.height).toBeLessThanOrEqual((height ?? 0) * 2);
   await expectAccessibleInEveryScheme(page, 'words struck out', 'main');
   await saved(page);
+  // Wherever the line ends, a mark stands beside its own word.
+  for (let width = 320; width <= 720; width += 40) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const word of ['seventh', 'climbs'])
+      await expect
+        .poll(async () => {
+          const [mark, own] = await Promise.all([
+            page.getByRole('button', { name: `Strike out: ${word}` }).boundingBox(),
+            page.getByRole('button', { name: word, exact: true }).boundingBox(),
+          ]);
+          return Math.abs((mark?.y ?? 0) - (own?.y ?? 1_000)) < 20;
+        })
+        .toBe(true);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.reload();
   await ready(page);
   await lamp.press('Enter');

@@ -1,6 +1,6 @@
 'use client';
 
-import { Fragment, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useTranslations } from 'use-intl';
 import { hottextWords, type HottextModel } from '@/core/interactions/hottext';
 import { ContentView } from '../../content/ContentView';
@@ -27,7 +27,7 @@ export function HottextView(props: InteractionProps<HottextModel>) {
           slots={{
             ...slots,
             place: (_role, identifier, children) => (
-              <Fragment key={identifier}>
+              <span key={identifier} className={styles.together}>
                 <Press
                   className={styles.word}
                   aria-pressed={chosen.includes(identifier)}
@@ -45,7 +45,7 @@ export function HottextView(props: InteractionProps<HottextModel>) {
                   chosen: chosen.includes(identifier),
                   inline: true,
                 })}
-              </Fragment>
+              </span>
             ),
           }}
         />
