@@ -1,7 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { SCHOOL } from '../../src/server/roster/testRoster';
-import { BENCHMARK, EVERY_KIND, expect, linkTo, signIn, signInByHand, test, wear, WORKSHOP } from './app';
+import {
+  askToHandIn,
+  BENCHMARK,
+  EVERY_KIND,
+  expect,
+  linkTo,
+  ready,
+  signIn,
+  signInByHand,
+  test,
+  wear,
+  WORKSHOP,
+} from './app';
 import { expectAccessible, expectAccessibleWorn } from './axe';
 import { choose } from './lists';
 
@@ -51,11 +63,36 @@ test('a test is given to a student for later, found there, changed, and taken ba
   await page.getByRole('button', { name: 'Give it to 1 student' }).press('Enter');
   await expect(page.getByText(/changed for 1 student/)).toBeVisible();
   await expect(student.getByRole('button', { name: /^Start/ })).toBeEnabled();
-  await student.close();
 
   await row.getByRole('button', { name: /^Take back:/ }).press('Enter');
   await expect(page.getByText('Nothing is given', { exact: true })).toBeVisible();
   expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+
+  // For practice it stands apart, and nobody has to be there.
+  await page.getByRole('radio', { name: 'Practice' }).check();
+  await expect(page.getByText('Nobody supervises or marks it', { exact: false })).toBeVisible();
+  for (const name of ['Has the screen for itself', 'Begins with your go-ahead', 'Only once you release it'])
+    await expect(page.getByRole('checkbox', { name })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Give it to 1 student' }).press('Enter');
+  await expect(row).toContainText('Practice · Mixed order · 1 tool off');
+  await student.goto(`${app.url}/tests`);
+  const practice = student.getByRole('region', { name: 'Practice' });
+  await expect(practice.getByRole('heading', { name: WORKSHOP, level: 3 })).toBeVisible();
+  await expectAccessible(student, 'my tests with practice');
+  await linkTo(student, WORKSHOP).click();
+  await expect(student.getByText('nobody marks it, and it is in no results', { exact: false })).toBeVisible();
+  await student.getByRole('button', { name: /^Start/ }).click();
+  await ready(student);
+  await expect(student.getByRole('banner')).toContainText('Wren Halloran · practice');
+  await askToHandIn(student);
+  await student.getByRole('button', { name: 'Hand in now' }).click();
+  await expect(student.getByRole('heading', { name: 'Your score' })).toBeVisible();
+  await student.close();
+  await page.getByRole('link', { name: 'Results' }).click();
+  await expect(page.getByRole('link', { name: `Open the results: ${WORKSHOP}` })).toHaveCount(0);
+  await page.goto(`${app.url}/desk`);
+  await expect(page.getByRole('row', { name: /Bao Reyes/ }).first()).toBeVisible();
+  await expect(page.getByRole('row', { name: /Wren Halloran/ })).toHaveCount(0);
 });
 
 test('answers are marked by digits, results seen, kept as files and released', async ({

@@ -105,6 +105,9 @@ export function requireWindow(window: Window): void {
   if (window !== 'open') throw new Refusal(window === 'later' ? 'opens-later' : 'window-over', 409);
 }
 
+/** In SQL: the assignment `a` of the user `u` is for real: supervised, marked and in the results. Practice is not (decision 024). */
+export const FOR_REAL = 'u.guest = 0 AND a.practice = 0';
+
 /** The newest attempt at an assignment `a`, in SQL. */
 export const NEWEST =
   '(SELECT id FROM attempts WHERE assignment_id = a.id ORDER BY begun_at DESC, rowid DESC LIMIT 1)';

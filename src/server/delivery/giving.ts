@@ -24,7 +24,8 @@ interface Standing {
 }
 
 /**
- * Gives a test to students, all or none; of whom it is given to already, what was settled is changed.
+ * Gives a test to students, all or none; of whom it is given to already, for practice or for real as it is now, what was settled is
+ * changed.
  * @throws Refusal `not-yours`; `not-found` where one of them is not reached, or there is no such test; `bad-input` for bounds that are
  * not in order
  * @throws ZodError for options there are not
@@ -40,17 +41,17 @@ export function give(db: Db, by: User, giving: GiveRequest, now: number): GivenT
       if (!test || giving.students.some((id) => !reached.has(id))) throw new Refusal('not-found', 404);
       const counts = { added: 0, changed: 0, begun: 0 };
       for (const student of new Set(giving.students)) {
-        const standing = prepared<[number, number], Standing>(
+        const standing = prepared<[number, number, number], Standing>(
           db,
           `SELECT a.id, a.options, EXISTS (SELECT 1 FROM attempts p WHERE p.assignment_id = a.id) AS begun
-           FROM assignments a WHERE a.test_id = ? AND a.user_id = ?`,
-        ).get(testId, student);
+           FROM assignments a WHERE a.test_id = ? AND a.user_id = ? AND a.practice = ?`,
+        ).get(testId, student, Number(options.practice));
         counts[!standing ? 'added' : standing.begun === 1 ? 'begun' : 'changed'] += 1;
         const settled = JSON.stringify(standing?.begun === 1 ? changedLater(standing, options) : options);
         prepared(
           db,
           `INSERT INTO assignments (test_id, user_id, created_at, options, opens_at, closes_at, given_by) VALUES (?, ?, ?, ?, ?, ?, ?)
-           ON CONFLICT (test_id, user_id) DO UPDATE SET options = excluded.options, opens_at = excluded.opens_at,
+           ON CONFLICT (test_id, user_id, practice) DO UPDATE SET options = excluded.options, opens_at = excluded.opens_at,
              closes_at = excluded.closes_at`,
         ).run(testId, student, now, settled, opensAt, closesAt, by.id);
       }

@@ -35,7 +35,7 @@ export const practiceTests = (db: Db): PracticeTest[] =>
     .map(({ test_id: testId, grade, subject }) => ({ testId, grade, subject, ...describeTest(db, testId) }));
 
 /**
- * Opens a test for practice to somebody without an account: a guest, with a session, who has just this test. Pauses lock nothing.
+ * Opens a test for practice to somebody without an account: a guest, with a session, who has just this test.
  * @throws Refusal `not-found` for a test that is not offered, `busy` while too many practice
  */
 export function beginPractice(
@@ -52,7 +52,7 @@ export function beginPractice(
       ).get(testId);
       if (!offered) throw new Refusal('not-found', 404);
       const guest = addGuest(db, now);
-      assign(db, testId, guest, { lockAfter: null });
+      assign(db, testId, guest, { practice: true });
       const row = prepared<[number], { id: number }>(db, 'SELECT id FROM assignments WHERE user_id = ?').get(
         guest,
       );

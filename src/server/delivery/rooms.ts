@@ -9,6 +9,7 @@ import { userById, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { Refusal } from '../refusal';
+import { FOR_REAL } from './assignments';
 
 /** A room closes by itself after a school day. */
 const LIFETIME_MS = 12 * 3600_000;
@@ -80,7 +81,7 @@ export const roomTests = (db: Db, by: User): RoomTest[] =>
     db,
     `SELECT t.id AS testId, t.title, CASE WHEN count(*) OVER (PARTITION BY t.title) > 1 THEN g.imported_at END AS importedAt
      FROM tests t JOIN packages g ON g.id = t.package_id WHERE EXISTS
-       (SELECT 1 FROM assignments a JOIN users u ON u.id = a.user_id WHERE a.test_id = t.id AND u.guest = 0 AND ${IS_REACHED})
+       (SELECT 1 FROM assignments a JOIN users u ON u.id = a.user_id WHERE a.test_id = t.id AND ${FOR_REAL} AND ${IS_REACHED})
      ORDER BY t.title, t.id`,
   ).all(...reachFor(by, 'supervise'));
 
@@ -151,7 +152,7 @@ export function enterRoom(
     db,
     `SELECT r.id AS room, a.id AS assignment, u.id AS user, r.opened_by AS opener FROM rooms r JOIN assignments a ON a.test_id = r.test_id
        JOIN users u ON u.id = a.user_id
-     WHERE r.code = ? AND r.closed_at IS NULL AND r.opened_at >= ? AND u.sign_in_name = ? AND u.role = 'student' AND u.guest = 0`,
+     WHERE r.code = ? AND r.closed_at IS NULL AND r.opened_at >= ? AND u.sign_in_name = ? AND u.role = 'student' AND ${FOR_REAL}`,
   ).get(code.replace(/\D/g, ''), now - LIFETIME_MS, name);
   // A room is for those whom its opener can let in.
   const opener = found && userById(db, found.opener);

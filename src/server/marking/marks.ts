@@ -3,6 +3,7 @@ import { IS_REACHED, reachFor } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
+import { FOR_REAL } from '../delivery/assignments';
 import { attemptReached, type AttemptRow } from '../delivery/attempts';
 import { Refusal } from '../refusal';
 
@@ -46,7 +47,7 @@ export function answersReached(
     db,
     `SELECT r.attempt_id, p.test_id, r.item, t.title, a.released_at IS NOT NULL AS released FROM item_results r
        JOIN attempts p ON p.id = r.attempt_id JOIN assignments a ON a.id = p.assignment_id JOIN users u ON u.id = p.user_id JOIN tests t ON t.id = p.test_id
-     WHERE ${A_PERSON_MARKS} AND u.guest = 0 AND ${IS_REACHED} AND (? IS NULL OR (p.test_id = ? AND r.item = ?))`,
+     WHERE ${A_PERSON_MARKS} AND ${FOR_REAL} AND ${IS_REACHED} AND (? IS NULL OR (p.test_id = ? AND r.item = ?))`,
   ).all(...reachFor(by, 'mark'), only?.testId ?? null, only?.testId ?? null, only?.ref ?? null);
 }
 

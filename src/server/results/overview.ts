@@ -6,7 +6,7 @@ import { IS_REACHED, reachFor } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
-import { NEWEST, waitsFor } from '../delivery/assignments';
+import { FOR_REAL, NEWEST, waitsFor } from '../delivery/assignments';
 import { anyAttempt, lockedIn, timingOf, type AttemptRow } from '../delivery/attempts';
 import { lateAnswers } from '../delivery/late';
 import { asksFor } from '../delivery/rooms';
@@ -56,7 +56,7 @@ export function classOverview(db: Db, by: Pick<User, 'id' | 'role'>, now = Date.
        p.times_left, p.low_battery, r.points
      FROM assignments a JOIN users u ON u.id = a.user_id LEFT JOIN attempts p ON p.id = ${NEWEST}
      LEFT JOIN test_results r ON r.attempt_id = p.id
-     JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE u.guest = 0 AND u.ended_at IS NULL AND ${IS_REACHED} ORDER BY u.display_name, t.title`,
+     JOIN tests t ON t.id = coalesce(p.test_id, a.test_id) WHERE ${FOR_REAL} AND u.ended_at IS NULL AND ${IS_REACHED} ORDER BY u.display_name, t.title`,
   ).all(...reachFor(by, 'supervise'));
   return rows.map((row) => {
     const attempt = row.attempt_id === null ? null : anyAttempt(db, row.attempt_id);

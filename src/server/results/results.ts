@@ -20,7 +20,8 @@ import { isMarked, markedSitting } from '../delivery/scores';
 import { planOf, sessionsIn } from '../delivery/sittings';
 import type { User } from '../accounts/users';
 
-export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
+/** What a person reads is not marked yet; in practice nobody marks it ever. */
+export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked' | 'never-marked';
 export interface QuestionResult {
   readonly ref: string;
   readonly number: number;
@@ -33,7 +34,7 @@ export interface AttemptResult {
   readonly handedInAt: number;
   readonly questions: readonly QuestionResult[];
   readonly points: Points;
-  /** Questions a person has still to mark. */
+  /** Questions that a person would mark and nobody has. */
   readonly notMarked: number;
   /** Of each part, where there is more than one. */
   readonly parts: readonly PartResult[];
@@ -50,6 +51,8 @@ export interface PartResult {
 /** What a student is told of an attempt. */
 export interface ToldResult extends Omit<AttemptResult, 'points'> {
   readonly tells: AssignmentOptions['tells'];
+  /** It was for practice. */
+  readonly practice: boolean;
   /** Null where nothing but thanks is told. */
   readonly points: Points | null;
   /** Points that are needed; null where nothing is said, or nothing told. */
@@ -64,12 +67,17 @@ function verdictOf(
   maximum: number | null,
   progress: ProgressState,
   marked: boolean,
+  practice: boolean,
 ): Verdict {
   if (progress === 'empty') return 'not-answered';
-  if (!marked) return 'not-marked';
+  if (!marked) return practice ? 'never-marked' : 'not-marked';
   if (score === null || score <= 0) return 'wrong';
   return maximum !== null && score < maximum ? 'partly' : 'right';
 }
+
+/** Whether a person would have given points for it, and nobody has. */
+const isUnmarked = ({ verdict }: QuestionResult): boolean =>
+  verdict === 'not-marked' || verdict === 'never-marked';
 
 interface ItemRow {
   readonly item: string;
@@ -90,6 +98,7 @@ export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     db,
     'SELECT item, outcomes, progress, scored_by, marked FROM item_results WHERE attempt_id = ?',
   ).all(attempt.id);
+  const { practice } = optionsOf(db, attempt.assignment_id);
   const byItem = new Map(rows.map((row) => [row.item, row]));
   // What the rules left out has no result, and no number.
   const taken = plan.places.filter(({ ref }) => byItem.has(ref));
@@ -107,6 +116,7 @@ export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
           maximum,
           row.progress,
           row.marked === 1 || isMarked(row.scored_by, row.progress),
+          practice,
         ),
         score,
         maximum,
@@ -120,7 +130,7 @@ export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
   const handedInAt = attempt.handed_in_at;
   /** Of an attempt handed in before its points were kept. */
   const pointsNow = (): Points => {
-    const later = questions.filter((one) => one.verdict === 'not-marked');
+    const later = questions.filter(isUnmarked);
     const toMark = new Set(later.map(({ ref }) => ref));
     return markedSitting(db, attempt, handedInAt).points(({ ref }) => !toMark.has(ref));
   };
@@ -129,7 +139,7 @@ export function resultOf(db: Db, attempt: AttemptRow): AttemptResult | null {
     handedInAt,
     questions,
     points: whole?.points ? readPoints(whole.points) : pointsNow(),
-    notMarked: questions.filter((one) => one.verdict === 'not-marked').length,
+    notMarked: questions.filter(isUnmarked).length,
     parts: partsOf(plan, questions),
     feedback: hasFeedback(plan) ? feedbackAtEnd(markedSitting(db, attempt, handedInAt)) : [],
   };
@@ -142,7 +152,7 @@ function partsOf(plan: Plan, questions: readonly QuestionResult[]): PartResult[]
     const own = questions.filter(({ ref }) => plan.placeOf(ref)?.part === i);
     const sum = (of: readonly QuestionResult[], worth: (one: QuestionResult) => number | null) =>
       of.reduce((total, one) => total + (worth(one) ?? 0), 0);
-    const marked = own.filter(({ verdict }) => verdict !== 'not-marked');
+    const marked = own.filter((one) => !isUnmarked(one));
     const maximum = sum(marked, (one) => one.maximum);
     const later = sum(own, (one) => one.maximum) - maximum;
     // What rules passed over has nothing to tell.
@@ -170,10 +180,10 @@ export function resultFor(db: Db, user: User, attemptId: string): ToldResult | n
   const attempt = attemptOf(db, user, attemptId);
   const result = resultOf(db, attempt);
   if (!result) return null;
-  const { tells, needed } = optionsOf(db, attempt.assignment_id);
+  const { tells, needed, practice } = optionsOf(db, attempt.assignment_id);
   if (tells === 'thanks')
-    return { ...NOTHING_TOLD, title: result.title, handedInAt: result.handedInAt, tells };
-  return { ...result, tells, needed: needed ?? neededScoreOf(planOf(db, attempt).content.test) };
+    return { ...NOTHING_TOLD, title: result.title, handedInAt: result.handedInAt, tells, practice };
+  return { ...result, tells, practice, needed: needed ?? neededScoreOf(planOf(db, attempt).content.test) };
 }
 
 export interface AnsweredQuestion extends QuestionResult {

@@ -7,6 +7,7 @@ import { IS_REACHED, reachFor } from '../accounts/access';
 import type { User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
+import { FOR_REAL } from '../delivery/assignments';
 import { anyAttempt } from '../delivery/attempts';
 import { forgetAssets } from '../delivery/content';
 import { scoredPlan } from '../delivery/keys';
@@ -26,7 +27,7 @@ export const testsWithResults = (db: Db, by: User): TestWithResults[] =>
        sum(json_extract(a.options, '$.held') = 1 AND a.released_at IS NOT NULL) AS released
      FROM attempts p JOIN users u ON u.id = p.user_id JOIN assignments a ON a.id = p.assignment_id
        JOIN tests t ON t.id = p.test_id JOIN packages g ON g.id = t.package_id
-     WHERE p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED} GROUP BY t.id ORDER BY t.title, t.id`,
+     WHERE p.phase = 'handed-in' AND ${FOR_REAL} AND ${IS_REACHED} GROUP BY t.id ORDER BY t.title, t.id`,
   ).all(...reachFor(by, 'see-results'));
 
 interface ResultRow extends Omit<StudentResult, 'points' | 'toMark' | 'held'> {
@@ -43,7 +44,7 @@ export const resultsOfTest = (db: Db, by: User, testId: number): StudentResult[]
        r.points, ${TO_MARK} AS toMark, ${HELD} AS held
      FROM attempts p JOIN users u ON u.id = p.user_id JOIN assignments a ON a.id = p.assignment_id
        LEFT JOIN test_results r ON r.attempt_id = p.id
-     WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED} ORDER BY u.display_name, p.begun_at`,
+     WHERE p.test_id = ? AND p.phase = 'handed-in' AND ${FOR_REAL} AND ${IS_REACHED} ORDER BY u.display_name, p.begun_at`,
   )
     .all(testId, ...reachFor(by, 'see-results'))
     .map((row) => ({
@@ -59,8 +60,8 @@ export function resultsBehind(db: Db, by: User, testId: number): string {
   const rows = prepared<[number, string, number], { attempt: string; written: number | null }>(
     db,
     `SELECT p.id AS attempt, r.written
-     FROM attempts p JOIN users u ON u.id = p.user_id LEFT JOIN test_results r ON r.attempt_id = p.id
-     WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED} ORDER BY p.id`,
+     FROM attempts p JOIN users u ON u.id = p.user_id JOIN assignments a ON a.id = p.assignment_id LEFT JOIN test_results r ON r.attempt_id = p.id
+     WHERE p.test_id = ? AND p.phase = 'handed-in' AND ${FOR_REAL} AND ${IS_REACHED} ORDER BY p.id`,
   );
   for (const { attempt, written } of rows.iterate(testId, ...reachFor(by, 'see-results')))
     hash.update(`${attempt} ${written ?? '-'};`);
@@ -102,8 +103,8 @@ export const questionRows = (db: Db, by: User, testId: number): QuestionRow[] =>
     db,
     `WITH seen AS MATERIALIZED (
        SELECT p.id, NOT EXISTS (SELECT 1 FROM attempts q WHERE q.assignment_id = p.assignment_id AND q.begun_at < p.begun_at) AS first
-       FROM attempts p JOIN users u ON u.id = p.user_id
-       WHERE p.test_id = ? AND p.phase = 'handed-in' AND u.guest = 0 AND ${IS_REACHED})
+       FROM attempts p JOIN users u ON u.id = p.user_id JOIN assignments a ON a.id = p.assignment_id
+       WHERE p.test_id = ? AND p.phase = 'handed-in' AND ${FOR_REAL} AND ${IS_REACHED})
      SELECT r.attempt_id, r.item, json_extract(r.outcomes, '$.SCORE'), json_extract(r.outcomes, '$.MAXSCORE'), r.progress,
        r.marked = 1 OR r.scored_by = 'machine' OR r.progress = 'empty', r.used_ms, seen.first
      FROM seen JOIN item_results r ON r.attempt_id = seen.id`,
@@ -136,7 +137,7 @@ export function release(
   const ids = prepared<[number, number, string, number], { id: number }>(
     db,
     `SELECT a.id FROM assignments a JOIN users u ON u.id = a.user_id
-     WHERE (a.test_id = ? OR EXISTS (SELECT 1 FROM attempts p WHERE p.assignment_id = a.id AND p.test_id = ?)) AND ${IS_REACHED}`,
+     WHERE (a.test_id = ? OR EXISTS (SELECT 1 FROM attempts p WHERE p.assignment_id = a.id AND p.test_id = ?)) AND ${FOR_REAL} AND ${IS_REACHED}`,
   ).all(testId, testId, ...reachFor(by, 'see-results'));
   if (ids.length === 0) throw new Refusal('not-found', 404);
   return db

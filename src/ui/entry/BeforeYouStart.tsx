@@ -78,12 +78,14 @@ function Parts({
 
 /** How the test is taken, where it is not as one would expect: told before it begins. */
 function HowGiven({
-  given: { onePage, ownsScreen, lockAfter, times, fetchFirst },
+  given: { practice, onePage, ownsScreen, lockAfter, times, fetchFirst },
   needed,
   past,
 }: Pick<TestRow, 'given' | 'needed' | 'past'>) {
   const t = useTranslations('before.given');
+  const guest = useIsGuest();
   const lines = [
+    ...(practice && !guest ? [t('practice')] : []),
     ...(onePage ? [t('onePage')] : []),
     ...(ownsScreen ? [t('ownsScreen')] : []),
     ...(fetchFirst ? [t('fetchFirst')] : []),

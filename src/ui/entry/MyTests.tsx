@@ -65,19 +65,16 @@ export function MyTests({
 
 function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; tests: readonly TestRow[] }) {
   const t = useTranslations('tests');
-  const practice = useTranslations('practice');
+  const without = useTranslations('practice');
   const guest = useIsGuest();
-  const format = useFormatter();
-  const where = (test: TestRow) =>
-    test.state === 'handed-in' ? `/attempts/${test.attemptId ?? ''}/score` : `/tests/${test.assignmentId}`;
-  const action = ({ state, given }: TestRow) =>
-    state === 'handed-in' && given.tells === 'thanks' ? t('action.thanked') : t(`action.${state}`);
-  const date = (at: number) => format.dateTime(new Date(at), { dateStyle: 'long', timeStyle: 'short' });
+  // Who has no account only practices.
+  const real = guest ? tests : tests.filter(({ given }) => !given.practice);
+  const practice = guest ? [] : tests.filter(({ given }) => given.practice);
   return (
     <>
       <h1>{t('title')}</h1>
       <p className={styles.soft}>
-        {guest ? practice('guest') : t('hello', { name: name.split(' ')[0] ?? name })}
+        {guest ? without('guest') : t('hello', { name: name.split(' ')[0] ?? name })}
       </p>
       <p className={styles.toMyView}>
         <Button size="large" href="/my-view">
@@ -86,13 +83,43 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
         <span className={styles.soft}>{t('myViewAbout')}</span>
       </p>
       {tests.length === 0 && <Empty description={t('empty')} image={Empty.PRESENTED_IMAGE_SIMPLE} />}
+      <Rows tests={real} needs={needs} heading="h2" />
+      {practice.length > 0 && (
+        <section aria-labelledby="practice" className={styles.practice}>
+          <h2 id="practice">{t('practice')}</h2>
+          <p className={styles.soft}>{t('practiceText')}</p>
+          <Rows tests={practice} needs={needs} heading="h3" />
+        </section>
+      )}
+    </>
+  );
+}
+
+/** Tests in a list, each with what can be done next. */
+function Rows({
+  tests,
+  needs,
+  heading: Heading,
+}: {
+  tests: readonly TestRow[];
+  needs: AccessNeeds;
+  heading: 'h2' | 'h3';
+}) {
+  const t = useTranslations('tests');
+  const format = useFormatter();
+  const where = (test: TestRow) =>
+    test.state === 'handed-in' ? `/attempts/${test.attemptId ?? ''}/score` : `/tests/${test.assignmentId}`;
+  const action = ({ state, given }: TestRow) =>
+    state === 'handed-in' && given.tells === 'thanks' ? t('action.thanked') : t(`action.${state}`);
+  const date = (at: number) => format.dateTime(new Date(at), { dateStyle: 'long', timeStyle: 'short' });
+  return (
       <ul className={styles.tests}>
         {tests.map((test) => (
           <li key={test.assignmentId} className={styles.test} data-state={test.state}>
             <div className={styles.testText}>
-              <h2>
+              <Heading>
                 <ContentTitle language={test.language}>{test.title}</ContentTitle>
-              </h2>
+              </Heading>
               <p className={styles.soft}>
                 {t('questions', { count: test.questions })} ·{' '}
                 {test.timeLimit === null
@@ -128,14 +155,13 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
           </li>
         ))}
       </ul>
-    </>
   );
 }
 
 /** What is needed, and the attempts that are over, with their dates and points. */
-function Past({ test: { needed, past }, date }: { test: TestRow; date: (at: number) => string }) {
+function Past({ test: { needed, past, given }, date }: { test: TestRow; date: (at: number) => string }) {
   const t = useTranslations('tests');
-  const words = usePointsWords();
+  const words = usePointsWords(given.practice);
   const [newest] = past;
   return (
     <>

@@ -12,13 +12,15 @@ import styles from './entry.module.css';
 import { Page } from './Page';
 import { roundPoints, usePointsWords } from './usePointsWords';
 
-export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked';
+export type Verdict = 'right' | 'partly' | 'wrong' | 'not-answered' | 'not-marked' | 'never-marked';
 export interface Result {
   readonly title: string;
   readonly handedInAt: number;
   /** Null where nothing but thanks is told. */
   readonly points: Points | null;
   readonly tells: 'thanks' | 'score' | 'answers';
+  /** Nobody marks what a person would read, and it is in no results. */
+  readonly practice: boolean;
   readonly needed: number | null;
   readonly notMarked: number;
   readonly parts: readonly {
@@ -43,6 +45,7 @@ export const ICONS = {
   wrong: X,
   'not-answered': CircleSlash,
   'not-marked': CircleDashed,
+  'never-marked': CircleDashed,
 };
 
 interface ScoreProps {
@@ -66,21 +69,21 @@ export function Score({ name, needs, result, ...where }: ScoreProps) {
 }
 
 /** The points that are needed, and whether they are there. */
-function Needed({ points, needed }: { points: Points; needed: number }) {
+function Needed({ points, needed, practice }: { points: Points; needed: number; practice: boolean }) {
   const t = useTranslations('score.needed');
   const has = points.score >= needed ? 'reached' : points.later > 0 ? 'later' : 'not';
   return (
     <p>
-      {t('is', { points: roundPoints(needed) })} <b>{t(has)}</b>
+      {t('is', { points: roundPoints(needed) })} <b>{t(has === 'later' && practice ? 'unread' : has)}</b>
     </p>
   );
 }
 
 /** What each part is worth. */
-function PartPoints({ parts }: Pick<Result, 'parts'>) {
+function PartPoints({ parts, practice }: Pick<Result, 'parts' | 'practice'>) {
   const t = useTranslations('score');
   const stages = useTranslations('stages');
-  const words = usePointsWords();
+  const words = usePointsWords(practice);
   return (
     <section aria-labelledby="parts">
       <h2 id="parts">{t('parts')}</h2>
@@ -100,23 +103,25 @@ function ScoreTable({ result, answersHref, attemptId, tries }: Omit<ScoreProps, 
   const t = useTranslations('score');
   const format = useFormatter();
   const date = format.dateTime(new Date(result.handedInAt), { dateStyle: 'long', timeStyle: 'short' });
-  const words = usePointsWords();
-  const { points, needed, parts, tells } = result;
+  const { points, needed, parts, tells, practice } = result;
+  const words = usePointsWords(practice);
   return (
     <>
       <h1>{t(points ? 'title' : 'thanks')}</h1>
       <p className={styles.soft}>{t('handedIn', { title: result.title, date })}</p>
-      {points ? <p className={styles.points}>{words(points)}</p> : <p>{t('thanksText')}</p>}
-      {points && needed !== null && <Needed points={points} needed={needed} />}
+      {points ? <p className={styles.points}>{words(points)}</p> : <p>{t(practice ? 'practice.thanksText' : 'thanksText')}</p>}
+      {points && needed !== null && <Needed points={points} needed={needed} practice={practice} />}
       {result.feedback.map(({ title, content }, i) => (
         <section key={i} className={styles.directions}>
           {title !== '' && <h2>{title}</h2>}
           <ContentView content={content} slots={{ assetUrl }} />
         </section>
       ))}
-      {result.notMarked > 0 && <p>{t('notMarked', { count: result.notMarked })}</p>}
+      {result.notMarked > 0 && (
+        <p>{t(practice ? 'practice.notMarked' : 'notMarked', { count: result.notMarked })}</p>
+      )}
       {points?.ownRule && <p>{t('ownRule')}</p>}
-      {parts.length > 0 && <PartPoints parts={parts} />}
+      {parts.length > 0 && <PartPoints parts={parts} practice={practice} />}
       {points && <QuestionTable questions={result.questions} />}
       <p className={styles.ways}>
         {tells === 'answers' && (
@@ -158,9 +163,11 @@ function QuestionTable({ questions }: Pick<Result, 'questions'>) {
               </td>
               <td>
                 {maximum !== null &&
-                  (verdict === 'not-marked'
-                    ? t('pointsLater', { maximum })
-                    : t('pointsOf', { score: roundPoints(score ?? 0), maximum }))}
+                  (verdict === 'never-marked'
+                    ? t('practice.pointsOf', { maximum })
+                    : verdict === 'not-marked'
+                      ? t('pointsLater', { maximum })
+                      : t('pointsOf', { score: roundPoints(score ?? 0), maximum }))}
               </td>
             </tr>
           );

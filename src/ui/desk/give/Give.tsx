@@ -12,7 +12,7 @@ import { useHydrated } from '../../kit/useHydrated';
 import { DeskPage } from '../DeskPage';
 import { Labelled } from '../../entry/Labelled';
 import { GivenTable } from './GivenTable';
-import { Afterwards, HowTaken } from './HowTaken';
+import { Afterwards, HowTaken, WhatFor } from './HowTaken';
 import { useDateWords } from '../useDateWords';
 import { NeedsOf } from './NeedsOf';
 import { NO_TIMES, Times } from './Times';
@@ -115,6 +115,7 @@ function GiveForm({
             onChange={setWhom}
             missing={missing && to.length === 0}
           />
+          <WhatFor options={options} onChange={setOptions} given={changed?.options ?? null} />
           <Times times={times} onChange={setTimes} inOrder={inOrder} />
           <Afterwards options={options} onChange={setOptions} />
         </div>

@@ -120,12 +120,12 @@ function useGivenWords() {
       ].join(' ') || t('anyTime'),
     how: ({ options }: Given): string =>
       [
-        ...(['onePage', 'mixed', 'goAhead', 'ownsScreen', 'fetchFirst'] as const)
+        ...(['practice', 'onePage', 'mixed', 'goAhead', 'ownsScreen', 'fetchFirst'] as const)
           .filter((name) => options[name])
           .map((name) => t(`options.${name}`)),
         ...(options.toolsOff.length > 0 ? [t('options.toolsOff', { count: options.toolsOff.length })] : []),
         ...(options.times > 1 ? [t('options.times', { times: options.times })] : []),
-        ...(options.lockAfter === USUAL.lockAfter
+        ...(options.practice || options.lockAfter === USUAL.lockAfter
           ? []
           : [
               options.lockAfter === null

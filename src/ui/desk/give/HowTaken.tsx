@@ -3,7 +3,7 @@
 import { Checkbox, InputNumber, Radio } from 'antd';
 import { useId, type ReactNode } from 'react';
 import { useTranslations } from 'use-intl';
-import type { AssignmentOptions } from '@/core/item/options';
+import { asPractice, forReal, type AssignmentOptions } from '@/core/item/options';
 import { TOOLS } from '../../tools';
 import { Several, useToolNames } from '../Several';
 import styles from './give.module.css';
@@ -31,6 +31,36 @@ function Tick({ name, options, onChange }: Props & { readonly name: Switch }) {
   );
 }
 
+/** What a test is given for: with it goes what somebody has to be there for. */
+export function WhatFor({
+  options,
+  onChange,
+  given,
+}: Props & {
+  /** How what is to be changed is given already; null of what is given anew. */
+  readonly given: AssignmentOptions | null;
+}) {
+  const t = useTranslations('give.how');
+  const noteId = useId();
+  return (
+    <fieldset className={styles.group} aria-describedby={noteId}>
+      <legend>{t('for')}</legend>
+      <Radio.Group
+        value={options.practice}
+        onChange={({ target }) => onChange(target.value === true ? asPractice(options) : forReal(options))}
+        options={[
+          { value: false, label: t('real') },
+          { value: true, label: t('practice') },
+        ]}
+      />
+      <p id={noteId} className={styles.note}>
+        {t(options.practice ? 'practiceNote' : 'realNote')}{' '}
+        {given && given.practice !== options.practice && t('bothWays')}
+      </p>
+    </fieldset>
+  );
+}
+
 /** How a test is taken. */
 export function HowTaken({ options, onChange }: Props) {
   const t = useTranslations('give.how');
@@ -55,8 +85,12 @@ export function HowTaken({ options, onChange }: Props) {
         options={named(MAY_BE_OFF)}
         onChange={(toolsOff) => set({ toolsOff })}
       />
-      <Tick name="goAhead" options={options} onChange={onChange} />
-      <Tick name="ownsScreen" options={options} onChange={onChange} />
+      {!options.practice && (
+        <>
+          <Tick name="goAhead" options={options} onChange={onChange} />
+          <Tick name="ownsScreen" options={options} onChange={onChange} />
+        </>
+      )}
       <Tick name="fetchFirst" options={options} onChange={onChange} />
       <NumberField
         label={t('times')}
@@ -64,13 +98,15 @@ export function HowTaken({ options, onChange }: Props) {
         most={100}
         onChange={(times) => times !== null && set({ times })}
       />
-      <NumberField
-        label={t('lockAfter')}
-        note={t('lockAfterNote')}
-        value={options.lockAfter}
-        most={10_000}
-        onChange={(lockAfter) => set({ lockAfter })}
-      />
+      {!options.practice && (
+        <NumberField
+          label={t('lockAfter')}
+          note={t('lockAfterNote')}
+          value={options.lockAfter}
+          most={10_000}
+          onChange={(lockAfter) => set({ lockAfter })}
+        />
+      )}
     </fieldset>
   );
 }
@@ -91,7 +127,7 @@ export function Afterwards({ options, onChange }: Props) {
           label: t(`tells.${value}`),
         }))}
       />
-      <Tick name="held" options={options} onChange={onChange} />
+      {!options.practice && <Tick name="held" options={options} onChange={onChange} />}
       <NumberField
         label={t('needed')}
         note={t('neededNote')}

@@ -4,7 +4,7 @@ import { CircleHelp, LogOut, Menu } from 'lucide-react';
 import { memo, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { partOf, partsOf, type DeliveredPart, type DeliveredTest } from '@/core/item/delivered';
-import { useShownName } from '../../kit/guest';
+import { useIsGuest, useShownName } from '../../kit/guest';
 import { Mark } from '../../kit/Mark';
 import { HelpDialog } from '../dialogs/HelpDialog';
 import { StopDialog } from '../dialogs/StopDialog';
@@ -32,7 +32,13 @@ export const Header = memo(function Header() {
   const t = useTranslations('header');
   const { session, test, studentName, layout, tight, rehearsal } = usePlayer();
   const shownName = useShownName(studentName);
-  const name = session.student.tries ? t('triedBy', { name: shownName }) : shownName;
+  // Who has no account reads in place of a name that it is practice.
+  const guest = useIsGuest();
+  const name = session.student.tries
+    ? t('triedBy', { name: shownName })
+    : test.given.practice && !guest
+      ? t('practicedBy', { name: shownName })
+      : shownName;
   const current = useAttempt((state) => state.current);
   const part = shownPartOf(test, current);
   const section = sectionOf(test, current) ?? '';
