@@ -1,5 +1,6 @@
 import { isShape, parseCoords } from '../geometry/areas';
 import type { Content } from '../content/content';
+import { vocabularyOf } from '../content/vocabulary';
 import type { ShapeName } from '../content/declarations';
 import type { BaseType, Cardinality } from '../content/value';
 import type { Reporter } from '../xml/problem';
@@ -45,6 +46,12 @@ export function defineReader<Model extends InteractionModel>(
 ): InteractionReader {
   return reader;
 }
+
+/** Whether choices stand in a row: by the attribute, or by its successor in the shared vocabulary (QTI 3.0). */
+export const isHorizontal = ({ attributes }: XmlElement): boolean =>
+  attributes.orientation === 'horizontal' ||
+  (attributes.orientation === undefined &&
+    vocabularyOf(attributes.class).includes('qti-orientation-horizontal'));
 
 /** The attributes all choices share (QTI 3.0, "choice"). */
 export function readOffer(element: XmlElement, context: ReadContext): Offer {

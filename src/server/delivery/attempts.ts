@@ -78,7 +78,8 @@ export function anyAttempt(db: Db, attemptId: string): AttemptRow {
 
 /** Practice is the student's alone. */
 const isPractice = (db: Db, { assignment_id: id }: AttemptRow): boolean =>
-  prepared<[number], { practice: number }>(db, 'SELECT practice FROM assignments WHERE id = ?').get(id)?.practice === 1;
+  prepared<[number], { practice: number }>(db, 'SELECT practice FROM assignments WHERE id = ?').get(id)
+    ?.practice === 1;
 
 /** An attempt of a student whom somebody reaches with what they want to do. @throws Refusal `not-yours`, `not-found`, also for practice */
 export function attemptReached(db: Db, by: User, act: Act, attemptId: string): AttemptRow {

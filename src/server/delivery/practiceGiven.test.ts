@@ -65,7 +65,12 @@ async function take({ assignmentId }: AssignedTest, now: number): Promise<string
 
 test('what needs somebody to be there does not go with practice, and is refused by its name', () => {
   expect(readOptions({ practice: true })).toEqual({ ...USUAL, practice: true, lockAfter: null });
-  for (const [name, value] of Object.entries({ goAhead: true, ownsScreen: true, held: true, lockAfter: 30 })) {
+  for (const [name, value] of Object.entries({
+    goAhead: true,
+    ownsScreen: true,
+    held: true,
+    lockAfter: 30,
+  })) {
     expect(() => readOptions({ practice: true, [name]: value })).toThrow(`${name} does not go with practice`);
     expect(() => readOptions({ [name]: value })).not.toThrow();
   }

@@ -101,7 +101,9 @@ export function Questions({
           >
             <h2>{t('question', { number: question.number })}</h2>
             <p>
-              {question.maximum === null || question.verdict === 'not-marked' || question.verdict === 'never-marked'
+              {question.maximum === null ||
+              question.verdict === 'not-marked' ||
+              question.verdict === 'never-marked'
                 ? score(`verdict.${question.verdict}`)
                 : t('verdict', {
                     verdict: score(`verdict.${question.verdict}`),

@@ -113,48 +113,48 @@ function Rows({
     state === 'handed-in' && given.tells === 'thanks' ? t('action.thanked') : t(`action.${state}`);
   const date = (at: number) => format.dateTime(new Date(at), { dateStyle: 'long', timeStyle: 'short' });
   return (
-      <ul className={styles.tests}>
-        {tests.map((test) => (
-          <li key={test.assignmentId} className={styles.test} data-state={test.state}>
-            <div className={styles.testText}>
-              <Heading>
-                <ContentTitle language={test.language}>{test.title}</ContentTitle>
-              </Heading>
-              <p className={styles.soft}>
-                {t('questions', { count: test.questions })} ·{' '}
-                {test.timeLimit === null
-                  ? t('untimed')
-                  : t('minutes', { count: Math.round((test.timeLimit * needs.timeMultiplier) / 60) })}
-              </p>
-              <p className={styles.stateLine}>
-                <Tag className={styles.tag}>{t(`state.${test.state}`)}</Tag>
-                {test.handedInAt !== null
-                  ? t('handedInAt', { date: date(test.handedInAt) })
-                  : test.begunAt !== null && t('begunAt', { date: date(test.begunAt) })}
-              </p>
-              <Startable {...test} />
-              <Past test={test} date={date} />
-            </div>
-            {test.again && (
-              <Button
-                size="large"
-                href={`/tests/${test.assignmentId}`}
-                aria-label={t('actionFor', { action: t('again'), title: test.title })}
-              >
-                {t('again')}
-              </Button>
-            )}
+    <ul className={styles.tests}>
+      {tests.map((test) => (
+        <li key={test.assignmentId} className={styles.test} data-state={test.state}>
+          <div className={styles.testText}>
+            <Heading>
+              <ContentTitle language={test.language}>{test.title}</ContentTitle>
+            </Heading>
+            <p className={styles.soft}>
+              {t('questions', { count: test.questions })} ·{' '}
+              {test.timeLimit === null
+                ? t('untimed')
+                : t('minutes', { count: Math.round((test.timeLimit * needs.timeMultiplier) / 60) })}
+            </p>
+            <p className={styles.stateLine}>
+              <Tag className={styles.tag}>{t(`state.${test.state}`)}</Tag>
+              {test.handedInAt !== null
+                ? t('handedInAt', { date: date(test.handedInAt) })
+                : test.begunAt !== null && t('begunAt', { date: date(test.begunAt) })}
+            </p>
+            <Startable {...test} />
+            <Past test={test} date={date} />
+          </div>
+          {test.again && (
             <Button
-              type={test.state === 'handed-in' ? 'default' : 'primary'}
               size="large"
-              href={where(test)}
-              aria-label={t('actionFor', { action: action(test), title: test.title })}
+              href={`/tests/${test.assignmentId}`}
+              aria-label={t('actionFor', { action: t('again'), title: test.title })}
             >
-              {action(test)}
+              {t('again')}
             </Button>
-          </li>
-        ))}
-      </ul>
+          )}
+          <Button
+            type={test.state === 'handed-in' ? 'default' : 'primary'}
+            size="large"
+            href={where(test)}
+            aria-label={t('actionFor', { action: action(test), title: test.title })}
+          >
+            {action(test)}
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }
 

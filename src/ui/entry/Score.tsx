@@ -109,7 +109,11 @@ function ScoreTable({ result, answersHref, attemptId, tries }: Omit<ScoreProps, 
     <>
       <h1>{t(points ? 'title' : 'thanks')}</h1>
       <p className={styles.soft}>{t('handedIn', { title: result.title, date })}</p>
-      {points ? <p className={styles.points}>{words(points)}</p> : <p>{t(practice ? 'practice.thanksText' : 'thanksText')}</p>}
+      {points ? (
+        <p className={styles.points}>{words(points)}</p>
+      ) : (
+        <p>{t(practice ? 'practice.thanksText' : 'thanksText')}</p>
+      )}
       {points && needed !== null && <Needed points={points} needed={needed} practice={practice} />}
       {result.feedback.map(({ title, content }, i) => (
         <section key={i} className={styles.directions}>

@@ -13,5 +13,9 @@ export const roundPoints = (value: number): number => Math.round(value * 100) / 
 export function usePointsWords(practice = false): (points: Omit<Points, 'ownRule'>) => string {
   const t = useTranslations('score');
   return ({ score, maximum, later }) =>
-    t(practice ? 'practice.points' : 'points', { score: roundPoints(score), maximum: roundPoints(maximum), later: roundPoints(later) });
+    t(practice ? 'practice.points' : 'points', {
+      score: roundPoints(score),
+      maximum: roundPoints(maximum),
+      later: roundPoints(later),
+    });
 }

@@ -59,6 +59,7 @@ test.each<[name: string, responses: Readonly<Record<string, RawResponse>>, words
     { RESPONSE: ['245 60', '60 200'], BOAT: '245 260' },
     'answer 1: buoy: top, 51% across, 19% down; buoy: left, 13% across, 63% down; answer 2: boat: bottom, 51% across, 81% down',
   ],
+  ['slider-1', { RESPONSE: '8' }, '8 feet'],
   ['slider-2', { RESPONSE: '0.25' }, '0.25'],
   [
     'drawing-1',

@@ -169,6 +169,15 @@ describe('order', () => {
   });
 });
 
+test('a slider says of what its numbers are, where the question does', async () => {
+  await show(
+    SINGLE('integer'),
+    '<qti-slider-interaction response-identifier="R" lower-bound="0" upper-bound="10" step="2" data-unit=" km "/>',
+  );
+  fireEvent.change(screen.getByRole('slider'), { target: { value: '4' } });
+  expect(screen.getByRole('slider').getAttribute('aria-valuetext')).toBe('4\u00a0km');
+  expect(screen.getByText('0\u00a0km')).toBeTruthy();
+});
 test('a slider is not set until it is moved or pressed', async () => {
   const shown = await show(
     SINGLE('integer'),

@@ -1,5 +1,5 @@
 import { type ChoiceModel, choice } from './index';
-import { readOffer, defineReader, readCounts } from '../reading';
+import { readOffer, defineReader, isHorizontal, readCounts } from '../reading';
 import { booleanAttribute, elementsOf } from '../../xml/xml';
 
 /** Reads `qti-choice-interaction`. */
@@ -21,7 +21,7 @@ export const choiceReader = defineReader<ChoiceModel>({
       choices,
       counts: readCounts(element, 'choices', context.shape?.cardinality === 'multiple' ? 0 : 1),
       shuffle: booleanAttribute(element, 'shuffle', false),
-      orientation: element.attributes.orientation === 'horizontal' ? 'horizontal' : 'vertical',
+      orientation: isHorizontal(element) ? 'horizontal' : 'vertical',
     };
   },
 });

@@ -1,5 +1,5 @@
 import { type OrderModel, order } from './index';
-import { readOffer, defineReader, readSequenceCounts } from '../reading';
+import { readOffer, defineReader, isHorizontal, readSequenceCounts } from '../reading';
 import { booleanAttribute, elementsOf } from '../../xml/xml';
 
 /** Reads `qti-order-interaction`. */
@@ -17,7 +17,7 @@ export const orderReader = defineReader<OrderModel>({
     return {
       choices,
       shuffle: booleanAttribute(element, 'shuffle', false),
-      horizontal: element.attributes.orientation === 'horizontal',
+      horizontal: isHorizontal(element),
       counts: readSequenceCounts(element, choices.length),
     };
   },

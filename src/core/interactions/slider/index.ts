@@ -16,6 +16,8 @@ export interface SliderModel extends InteractionBase {
   readonly step: number;
   readonly vertical: boolean;
   readonly reverse: boolean;
+  /** What its numbers are of ("km"), as the question writes it; absent where it does not say (`data-unit`, our own: QTI has none). */
+  readonly unit?: string;
 }
 
 /** A value on the slider as text, without the noise of floats (0.1 + 0.2 is 0.3). */
@@ -33,6 +35,11 @@ export const slider = defineKind<SliderModel>({
       ? complete
       : partial('notANumber');
   },
-  said: (_model, response) => responseTexts(response).slice(0, 1).map(saidNumber),
+  said: ({ unit }, response) =>
+    responseTexts(response)
+      .slice(0, 1)
+      .map((number) =>
+        unit === undefined ? saidNumber(number) : { code: 'measure', values: { number: { number }, unit } },
+      ),
   fault: (model, texts) => numberFault(texts, model.lower, model.upper),
 });

@@ -20,7 +20,9 @@ export const sliderReader = defineReader<SliderModel>({
         element.line,
         'a slider needs a lower-bound below its upper-bound',
       );
+    const unit = element.attributes['data-unit']?.trim() ?? '';
     return {
+      ...(unit !== '' && { unit }),
       lower,
       upper,
       step: step > 0 ? step : integer ? 1 : (upper - lower) / 100,

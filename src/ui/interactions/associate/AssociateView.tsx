@@ -12,9 +12,9 @@ import { QUIET, useDragSensors } from '../shared/placing/dragging';
 import styles from '../shared/placing/placing.module.css';
 import { Task } from '../shared/Task';
 import { useJoining, type Joining } from '../shared/useJoining';
-import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
 import { Press } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 /** Pairs made from one list: press one and then its partner, or drag one onto the other. */
 export function AssociateView(props: InteractionProps<AssociateModel>) {
@@ -36,6 +36,9 @@ export function AssociateView(props: InteractionProps<AssociateModel>) {
       }}
     >
       <Task model={model} slots={slots} className={styles.block} unit={false} onEscape={joining.letGo}>
+        <Hint changes>
+          {joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}
+        </Hint>
         <div
           className={styles.list}
           role="group"
@@ -53,9 +56,6 @@ export function AssociateView(props: InteractionProps<AssociateModel>) {
             />
           ))}
         </div>
-        <p data-operate="" className={shared.hint}>
-          {joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}
-        </p>
         <Notice words={joining.notice} />
         <PairList
           joining={joining}

@@ -14,12 +14,12 @@ import {
 import type { RawResponse } from '@/core/content/response';
 import { Enlargeable } from '../../kit/Enlargeable';
 import { useTold } from '../../kit/speech';
-import shared from '../shared.module.css';
 import { useSweep } from '../shared/useSweep';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './cellGrid.module.css';
 import { Button } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 /** Cells switched on and off: by press, by sweeping a rectangle, by keys (Shift and an arrow sweeps). */
 export function CellGridView({
@@ -85,6 +85,7 @@ export function CellGridView({
   };
   return (
     <Task model={model} slots={slots}>
+      <Hint>{t('hint')}</Hint>
       <Enlargeable name={t('grid')}>
         <p className={styles.count}>
           <span>{t('count', { count: on.size })}</span>{' '}
@@ -134,9 +135,6 @@ export function CellGridView({
           ))}
         </div>
       </Enlargeable>
-      <p data-operate="" className={shared.hint}>
-        {t('hint')}
-      </p>
     </Task>
   );
 }

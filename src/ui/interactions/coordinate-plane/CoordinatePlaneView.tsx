@@ -6,7 +6,7 @@ import type { CoordinatePlaneModel } from '@/core/interactions/coordinate-plane'
 import { Enlargeable } from '../../kit/Enlargeable';
 import { useTold } from '../../kit/speech';
 import { useWidth } from '../../kit/useWidth';
-import shared from '../shared.module.css';
+import { Hint } from '../shared/Hint';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
 import { Task } from '../shared/Task';
@@ -60,9 +60,7 @@ export function CoordinatePlaneView(props: InteractionProps<CoordinatePlaneModel
                       <Trash2 size="1.1em" aria-hidden="true" /> {t('clear')}
                     </Button>
                   </div>
-                  <p data-operate="" className={shared.hint}>
-                    {plane.hint}
-                  </p>
+                  <Hint>{plane.hint}</Hint>
                 </>
               )}
             </div>

@@ -14,7 +14,7 @@ import { Enlargeable } from '../../kit/Enlargeable';
 import type { Announce } from '../../kit/speech';
 import { useDrag } from '../../kit/useDrag';
 import styles from './drawing.module.css';
-import shared from '../shared.module.css';
+import { Hint } from '../shared/Hint';
 import { saidWhere } from '@/core/interactions/said';
 import { useSaid } from '../useSaid';
 import { MarkList } from './MarkList';
@@ -171,6 +171,12 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
             }}
           />
         )}
+        {!readOnly && (
+          <Hint changes>
+            {t(`hint.${tool}`)}
+            <span className={styles.forFingers}> {t('fingers')}</span>
+          </Hint>
+        )}
         <svg
           ref={svgRef}
           className={styles.sheet}
@@ -204,12 +210,6 @@ export function Sketch({ marks, foreign, width, height, backdrop, onChange, anno
             />
           )}
         </svg>
-        {!readOnly && (
-          <p data-operate="" className={shared.hint}>
-            {t(`hint.${tool}`)}
-            <span className={styles.forFingers}> {t('fingers')}</span>
-          </p>
-        )}
         <MarkList
           marks={marks}
           sheet={{ width, height }}

@@ -11,8 +11,8 @@ import { useJoining } from '../shared/useJoining';
 import { useSpotNames } from '../shared/useSpotNames';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
-import shared from '../shared.module.css';
 import styles from './graphicAssociate.module.css';
+import { Hint } from '../shared/Hint';
 
 /** Places of a picture joined in pairs; each pair is a line on the picture and a line in the list below. */
 export function GraphicAssociateView(props: InteractionProps<GraphicAssociateModel>) {
@@ -24,6 +24,7 @@ export function GraphicAssociateView(props: InteractionProps<GraphicAssociateMod
   const spotOf = (identifier: string) => hotspots.find((spot) => spot.identifier === identifier);
   return (
     <Task model={model} slots={slots} onEscape={joining.letGo}>
+      <Hint changes>{joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}</Hint>
       <Stage
         name={t('picture')}
         picture={model.picture}
@@ -63,9 +64,6 @@ export function GraphicAssociateView(props: InteractionProps<GraphicAssociateMod
           ))
         }
       />
-      <p data-operate="" className={shared.hint}>
-        {joining.held === null ? t('hint') : t('hintHeld', { name: nameOf(joining.held) })}
-      </p>
       <Notice words={joining.notice} />
       <PairList joining={joining} nameOf={nameOf} draw={nameOf} />
     </Task>

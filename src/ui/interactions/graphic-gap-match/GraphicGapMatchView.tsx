@@ -10,8 +10,13 @@ import { Stage } from '../shared/stage/Stage';
 import { useSpotNames } from '../shared/useSpotNames';
 import type { InteractionProps } from '../types';
 
-/** At least as high as its place, and as high as large letters need. */
+/** For one piece: at least as high as its place, and as high as large letters need. */
 const growing = ({ height, ...place }: ReturnType<typeof placeOf>) => ({ ...place, minHeight: height });
+/** For several: as high as its place, so that they scroll within it and cover nothing beside it; one of them is always whole. */
+const scrolling = ({ height, ...place }: ReturnType<typeof placeOf>) => ({
+  ...place,
+  height: `max(${height}, 3.75rem)`,
+});
 
 /** Pieces onto places of a picture. */
 export function GraphicGapMatchView(props: InteractionProps<GraphicGapMatchModel>) {
@@ -33,7 +38,7 @@ export function GraphicGapMatchView(props: InteractionProps<GraphicGapMatchModel
               capacity={spot.matchMax}
               placing={placing}
               slots={slots}
-              style={growing(placeOf(spot, size))}
+              style={(spot.matchMax === 1 ? growing : scrolling)(placeOf(spot, size))}
               look="spot"
             />
           ))

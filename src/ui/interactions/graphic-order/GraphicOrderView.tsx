@@ -9,8 +9,8 @@ import { Stage } from '../shared/stage/Stage';
 import { useSequence } from '../shared/useSequence';
 import { useSpotNames } from '../shared/useSpotNames';
 import { Task } from '../shared/Task';
-import shared from '../shared.module.css';
 import type { InteractionProps } from '../types';
+import { Hint } from '../shared/Hint';
 
 /** Places of a picture pressed in order; the order stands on the picture and in a list that can be changed. */
 export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
@@ -26,6 +26,7 @@ export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
   );
   return (
     <Task model={model} slots={slots}>
+      <Hint>{t('orderHint')}</Hint>
       <Stage
         name={t('picture')}
         picture={model.picture}
@@ -53,9 +54,6 @@ export function GraphicOrderView(props: InteractionProps<GraphicOrderModel>) {
           })
         }
       />
-      <p data-operate="" className={shared.hint}>
-        {t('orderHint')}
-      </p>
       <Notice words={notice} />
       <SequenceList sequence={sequence} nameOf={nameOf} draw={nameOf} onMove={move} onRemove={remove} />
     </Task>

@@ -17,7 +17,6 @@ import {
 } from '@/core/interactions/number-line/spans';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
-import shared from '../shared.module.css';
 import { Notice } from '../shared/Notice';
 import { useSaid } from '../useSaid';
 import { useNotice } from '../shared/useNotice';
@@ -30,6 +29,7 @@ import { SpanRow } from './SpanRow';
 import { useLine } from './useLine';
 import { useLineValues } from './useLineValues';
 import { Button } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 const NO_END: SpanEnd = { at: null, closed: false };
 
@@ -149,6 +149,7 @@ export function IntervalLine({
           </Button>
         </div>
       )}
+      <Hint changes>{start ? t('startHint', { value: words(start) }) : t('intervalHint')}</Hint>
       <LineStage
         line={line}
         onPress={press}
@@ -211,9 +212,6 @@ export function IntervalLine({
           }),
         )}
       </LineStage>
-      <p data-operate="" className={shared.hint}>
-        {start ? t('startHint', { value: words(start) }) : t('intervalHint')}
-      </p>
       <Notice words={notice} />
       {spans.length > 0 && (
         <ul className={styles.spans} aria-label={t('list')}>

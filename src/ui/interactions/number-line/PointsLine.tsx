@@ -13,7 +13,6 @@ import {
 import { forCardinality } from '@/core/content/response';
 import * as q from '@/core/math/rational';
 import type { Rational } from '@/core/math/rational';
-import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
 import { useNotice } from '../shared/useNotice';
@@ -25,6 +24,7 @@ import styles from './numberLine.module.css';
 import { useLine } from './useLine';
 import { useLineValues } from './useLineValues';
 import { Button } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 /** Points on the line: pressed, dragged, stepped with the arrow keys, or typed. */
 export function PointsLine({
@@ -88,6 +88,7 @@ export function PointsLine({
           </Button>
         </div>
       )}
+      <Hint>{t('pointsHint')}</Hint>
       <LineStage line={line} onPress={(at) => add(tickAt(at))}>
         {points.map((point, i) => (
           <LineHandle
@@ -113,9 +114,6 @@ export function PointsLine({
           </LineHandle>
         ))}
       </LineStage>
-      <p data-operate="" className={shared.hint}>
-        {t('pointsHint')}
-      </p>
       <Notice words={notice} />
     </>
   );

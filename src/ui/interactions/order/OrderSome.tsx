@@ -11,9 +11,9 @@ import { SequenceList } from '../shared/SequenceList';
 import { useSequence } from '../shared/useSequence';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
-import shared from '../shared.module.css';
 import styles from './order.module.css';
 import { Press } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 /** Some of a list picked in order: a press puts one at the end, the order can be changed below. */
 export function OrderSome(props: InteractionProps<OrderModel>) {
@@ -31,6 +31,7 @@ export function OrderSome(props: InteractionProps<OrderModel>) {
   return (
     <Task model={model} slots={slots} className={styles.block} unit={false}>
       <CountChip counts={model.counts} chosen={sequence.length} />
+      <Hint>{t('pickHint')}</Hint>
       <div
         className={placing.list}
         role="group"
@@ -53,9 +54,6 @@ export function OrderSome(props: InteractionProps<OrderModel>) {
           ),
         )}
       </div>
-      <p data-operate="" className={shared.hint}>
-        {t('pickHint')}
-      </p>
       <Notice words={notice} />
       <SequenceList
         sequence={sequence}

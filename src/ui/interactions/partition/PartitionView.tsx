@@ -13,13 +13,13 @@ import {
 } from '@/core/interactions/partition';
 import { Enlargeable } from '../../kit/Enlargeable';
 import { useTold } from '../../kit/speech';
-import shared from '../shared.module.css';
 import { useSweep } from '../shared/useSweep';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './partition.module.css';
 import { partPath, SIZE } from './shapes';
 import { Button } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 /** A circle, bar or grid split into equal parts with "more" and "fewer"; parts are shaded by press, sweep or keys. */
 export function PartitionView({
@@ -86,6 +86,7 @@ export function PartitionView({
   };
   return (
     <Task model={model} slots={slots}>
+      <Hint>{t('hint')}</Hint>
       <Enlargeable name={t(`shape.${model.shape}`)}>
         <div data-operate="" className={styles.controls}>
           {model.partsMax > model.partsMin && (
@@ -132,9 +133,6 @@ export function PartitionView({
           )}
         </svg>
       </Enlargeable>
-      <p data-operate="" className={shared.hint}>
-        {t('hint')}
-      </p>
     </Task>
   );
 }

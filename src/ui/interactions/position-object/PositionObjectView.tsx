@@ -3,12 +3,12 @@
 import { useContext, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { PositionObjectModel } from '@/core/interactions/position-object';
-import shared from '../shared.module.css';
 import { Stage } from '../shared/stage/Stage';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import styles from './positionObject.module.css';
 import { StageContext, StageObject } from './StageObject';
+import { Hint } from '../shared/Hint';
 
 /**
  * Objects put down on a stage: dragged there, pressed there, or put there by button and keys. Several objects may share a
@@ -28,6 +28,7 @@ function WholeStage(props: InteractionProps<PositionObjectModel>) {
   const alone = mates.length === 0;
   return (
     <Task model={model} slots={slots}>
+      <Hint>{t(alone ? 'objectHint' : 'objectsHint')}</Hint>
       <Stage
         name={t('picture')}
         picture={model.stage}
@@ -43,9 +44,6 @@ function WholeStage(props: InteractionProps<PositionObjectModel>) {
         }}
         over={() => <div ref={setLayer} className={styles.layer} />}
       />
-      <p data-operate="" className={shared.hint}>
-        {t(alone ? 'objectHint' : 'objectsHint')}
-      </p>
     </Task>
   );
 }

@@ -2,7 +2,6 @@
 
 import { useTranslations } from 'use-intl';
 import type { SelectPointModel } from '@/core/interactions/select-point';
-import shared from '../shared.module.css';
 import { CountChip } from '../shared/CountChip';
 import { Notice } from '../shared/Notice';
 import { PointHandles } from '../shared/stage/Pointable';
@@ -12,6 +11,7 @@ import { Task } from '../shared/Task';
 import { usePoints } from '../shared/usePoints';
 import type { InteractionProps } from '../types';
 import { Button } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 /** Points set on a picture: by a press, or by the button for the keyboard, then moved by hand or arrow keys. */
 export function SelectPointView(props: InteractionProps<SelectPointModel>) {
@@ -22,6 +22,7 @@ export function SelectPointView(props: InteractionProps<SelectPointModel>) {
   return (
     <Task model={model} slots={slots}>
       <CountChip counts={model.counts} chosen={points.length} />
+      <Hint>{t('pointHint')}</Hint>
       <Stage
         name={t('picture')}
         picture={model.picture}
@@ -47,9 +48,6 @@ export function SelectPointView(props: InteractionProps<SelectPointModel>) {
           </div>
         )}
       />
-      <p data-operate="" className={shared.hint}>
-        {t('pointHint')}
-      </p>
       <Notice words={placed.notice} />
     </Task>
   );

@@ -7,14 +7,16 @@ import { responseTexts } from '@/core/content/response';
 import { useNumbers } from '../../content/useNumbers';
 import { Prompt } from '../Prompt';
 import type { InteractionProps } from '../types';
-import shared from '../shared.module.css';
+import { Hint } from '../shared/Hint';
 import styles from './slider.module.css';
 
 /** A value between two bounds: the browser's own slider. "Not set yet" until the student has moved or pressed it. */
 export function SliderView({ model, response, onAnswer, slots, position }: InteractionProps<SliderModel>) {
   const t = useTranslations('interactions.slider');
   const id = useId();
-  const { show } = useNumbers();
+  const numbers = useNumbers();
+  const show = (number: string): string =>
+    model.unit === undefined ? numbers.show(number) : `${numbers.show(number)}\u00a0${model.unit}`;
   const answer = responseTexts(response)[0];
   const middle = model.lower + Math.round((model.upper - model.lower) / 2 / model.step) * model.step;
   const value = answer === undefined ? middle : Number(answer);
@@ -22,6 +24,7 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
   return (
     <div className={styles.block} data-unit="box" data-unit-key={model.responseIdentifier}>
       <Prompt id={id} content={model.prompt} slots={slots} />
+      <Hint>{t('hint')}</Hint>
       <p className={styles.value} aria-hidden="true">
         {answer === undefined ? t('notSet') : show(answer)}
       </p>
@@ -52,11 +55,6 @@ export function SliderView({ model, response, onAnswer, slots, position }: Inter
         />
         <span>{show(sliderText(model.reverse ? model.lower : model.upper))}</span>
       </div>
-      {answer === undefined && (
-        <p data-operate="" className={shared.hint}>
-          {t('hint')}
-        </p>
-      )}
     </div>
   );
 }

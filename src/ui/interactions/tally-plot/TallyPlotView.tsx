@@ -3,13 +3,13 @@
 import { useTranslations } from 'use-intl';
 import { moveCounter, onStep, setValue, valuesOf, type TallyPlotModel } from '@/core/interactions/tally-plot';
 import { Enlargeable } from '../../kit/Enlargeable';
-import shared from '../shared.module.css';
 import { Task } from '../shared/Task';
 import type { InteractionProps } from '../types';
 import { Boxes } from './Boxes';
 import { Columns } from './Columns';
 import styles from './tallyPlot.module.css';
 import { Button } from '../../kit/Button';
+import { Hint } from '../shared/Hint';
 
 /** Marks over a line plot, bars, or counters in boxes: by hand, by keys, or typed. */
 export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
@@ -32,6 +32,7 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
   const Plot = model.kind === 'counters' ? Boxes : Columns;
   return (
     <Task model={model} slots={slots}>
+      <Hint>{t(`hint.${model.kind}`)}</Hint>
       <Enlargeable name={t(`kind.${model.kind}`)}>
         <div data-operate="" className={styles.top}>
           <Button
@@ -47,9 +48,6 @@ export function TallyPlotView(props: InteractionProps<TallyPlotModel>) {
         <Plot model={model} values={values} set={set} move={move} readOnly={readOnly} />
         {model.axisLabel !== '' && <p className={styles.axisLabel}>{model.axisLabel}</p>}
       </Enlargeable>
-      <p data-operate="" className={shared.hint}>
-        {t(`hint.${model.kind}`)}
-      </p>
     </Task>
   );
 }

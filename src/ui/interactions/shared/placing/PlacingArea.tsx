@@ -73,9 +73,9 @@ export function PlacingArea({ placing, model, slots, children }: Props) {
         unit={false}
         onEscape={placing.letGo}
       >
+        <PlacingHint placing={placing} />
         <PieceList placing={placing} slots={slots} onKeyPick={() => focusFirstPlace(rootRef.current)} />
         {children}
-        <PlacingHint placing={placing} />
         <Notice words={placing.notice} />
       </Task>
       <DragOverlay dropAnimation={null}>
