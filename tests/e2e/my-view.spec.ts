@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { BENCHMARK, expect, linkTo, signInByHand, startTest, test, type App } from './app';
-import { expectAccessibleInEveryScheme } from './axe';
+import { expectAccessible, expectAccessibleInEveryScheme } from './axe';
 
 const openMyView = async (page: Page, app: App, name: Parameters<typeof signInByHand>[2]) => {
   await signInByHand(page, app, name);
@@ -35,6 +35,25 @@ test('my view: set before a test and tried on the sample, it is on when the test
   expect(await schemeOf(page)).toBe('slate');
   await expect(page.getByRole('button', { name: 'Eliminator' })).toHaveAttribute('aria-pressed', 'true');
   expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe('20px');
+
+  // During the test all of it is in one window, and the question is what it is tried on.
+  await page.getByRole('button', { name: 'More tools' }).press('Enter');
+  await page.getByRole('button', { name: /^My view/ }).press('Enter');
+  const settings = page.getByRole('region', { name: 'My view' });
+  await expect(settings.getByRole('heading', { name: 'My view', level: 2 })).toBeFocused();
+  await settings.getByRole('radio', { name: 'Black on white' }).check();
+  await settings.getByRole('button', { name: 'Larger' }).click();
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe('24px');
+  expect(await schemeOf(page)).toBe('chalk');
+  await settings.getByRole('checkbox', { name: /^Eliminator/ }).uncheck();
+  await expectAccessible(page, 'my view during the test');
+  await page.keyboard.press('Escape');
+  await expect(settings).toHaveCount(0);
+  expect(await page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+  await page.reload();
+  await expect(page.locator('[data-sheet]').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Eliminator' })).toHaveAttribute('aria-pressed', 'false');
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe('24px');
 });
 
 test('my view: what a teacher set is on and says so; one press goes back to it', async ({ page, app }) => {

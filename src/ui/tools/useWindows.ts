@@ -26,6 +26,8 @@ export function useWindows() {
     open,
     frameOf: (id: string): Frame | undefined => own(frames, id),
     toggle: (id: string) => keep({ open: open.includes(id) ? without(id) : [...open, id] }),
+    /** Opened, or above the others where it is open. */
+    show: (id: string) => keep({ open: [...without(id), id] }),
     close: (id: string) => keep({ open: without(id) }),
     /** Above the others. */
     raise: (id: string) => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { Ellipsis, Wrench } from 'lucide-react';
+import { Ellipsis, SlidersHorizontal, Wrench } from 'lucide-react';
 import { memo, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import { railOf } from '@/core/tools/allowed';
@@ -8,6 +8,7 @@ import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { readKept } from '../../attempt/kept';
 import { Press } from '../../kit/Button';
 import { useWindows } from '../../tools/useWindows';
+import { ALL_SETTINGS } from '../windows/ToolWindows';
 import { ToolButton } from './ToolButton';
 import { ToolPanel } from './ToolPanel';
 import styles from './rail.module.css';
@@ -19,6 +20,8 @@ const MORE = 'more-tools';
 /** The named tools beside the sheets, the panel of the one that is open, and "More tools" for those not always in sight. */
 export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
   const t = useTranslations('tools');
+  const my = useTranslations('myView');
+  const windows = useWindows();
   const { layout, tight, needs } = usePlayer();
   const current = useAttempt((state) => state.current);
   const tools = useToolsHere();
@@ -94,6 +97,20 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
                     moreRef.current?.focus();
                   }}
                 >
+                  <Press
+                    className={styles.listed}
+                    data-tool={ALL_SETTINGS}
+                    onClick={() => {
+                      setOpen(null);
+                      windows.show(ALL_SETTINGS);
+                    }}
+                  >
+                    <SlidersHorizontal size="1.375em" strokeWidth={1.9} aria-hidden="true" />
+                    <span>
+                      <strong>{my('title')}</strong>
+                      <small>{my('duringAbout')}</small>
+                    </span>
+                  </Press>
                   {rest.map(({ group, tools: inGroup }) => (
                     <section key={group} className={styles.group} aria-label={t(`groups.${group}`)}>
                       <h3>{t(`groups.${group}`)}</h3>

@@ -8,7 +8,9 @@ import { isOn, useToolsHere } from '../rail/tools';
 import styles from './settings.module.css';
 
 /** Every tool of this student that is set before a test: how the page looks, what is on from the start, and the rest. */
-export function SettingsList() {
+export function SettingsList({ within = 'page' }: { readonly within?: 'page' | 'window' }) {
+  // In a window its sections stand below the window's own heading.
+  const Heading = within === 'page' ? 'h2' : 'h3';
   const t = useTranslations('tools');
   const my = useTranslations('myView');
   const { test } = usePlayer();
@@ -20,11 +22,11 @@ export function SettingsList() {
   });
   const switches = tools.filter(({ tool }) => tool.button === 'switch');
   const panel = ({ tool: { id, Icon }, Content }: (typeof withPanel)[number]) => (
-    <section key={id} className={styles.setting} aria-labelledby={`set-${id}`} data-setting={id}>
-      <h2 id={`set-${id}`}>
+    <section key={id} className={styles.setting} data-within={within} aria-labelledby={`set-${id}`} data-setting={id}>
+      <Heading id={`set-${id}`}>
         <Icon size="1.2em" strokeWidth={1.9} aria-hidden="true" />
         {t(`${id as 'eliminator'}.name`)}
-      </h2>
+      </Heading>
       <Content itemRef={ref} TextLayers={NoLayers} />
     </section>
   );
@@ -32,15 +34,15 @@ export function SettingsList() {
   return (
     <>
       {withPanel.filter(isLook).map(panel)}
-      <section className={styles.setting} aria-labelledby="set-switches">
-        <h2 id="set-switches">{my('fromTheStart')}</h2>
+      <section className={styles.setting} data-within={within} aria-labelledby="set-switches">
+        <Heading id="set-switches">{my(within === 'page' ? 'fromTheStart' : 'onNow')}</Heading>
         {switches.map(({ tool }) => (
           <Switch key={tool.id} tool={tool} />
         ))}
       </section>
       {withPanel.filter((one) => !isLook(one)).map(panel)}
-      <section className={styles.setting} aria-labelledby="sound-check">
-        <h2 id="sound-check">{my('sound')}</h2>
+      <section className={styles.setting} data-within={within} aria-labelledby="sound-check">
+        <Heading id="sound-check">{my('sound')}</Heading>
         <SoundCheck />
       </section>
     </>

@@ -10,14 +10,23 @@ import { useAttempt, usePlayer } from '../../attempt/PlayerContext';
 import { Press } from '../../kit/Button';
 import { useFocusBack } from '../../kit/useFocusBack';
 import { useFrame, useRoom } from '../../kit/useFrame';
-import type { ToolDefinition, ToolWindow, WindowContentProps } from '../../tools/types';
+import type { ToolWindow, WindowContentProps } from '../../tools/types';
 import { readKept } from '../../attempt/kept';
 import { isOn, useToolsHere } from '../rail/tools';
+import { SettingsList } from '../sample/SettingsList';
 import { TextLayers } from '../TextLayers';
 import shared from '../../tools/tools.module.css';
 import styles from './windows.module.css';
 import { usePointerOwner } from '../../tools/pointer';
 import { useWindows } from '../../tools/useWindows';
+
+/** What the window of all settings is called among the open windows; no tool is. */
+export const ALL_SETTINGS = 'my-view';
+/** Everything that My view sets before a test, during it: tried on the question itself (work.md, A7). */
+const SETTINGS: ToolWindow = {
+  Content: () => <SettingsList within="window" />,
+  size: () => ({ width: 26, height: 30 }),
+};
 
 /** The windows of tools that are open and may be used at this question. On a narrow screen the uppermost is a sheet at the bottom. */
 export function ToolWindows() {
@@ -30,27 +39,29 @@ export function ToolWindows() {
     const here = tools.find(({ tool, standing }) => tool.id === id && standing === 'here');
     // What is switched off has no window, whatever was open before.
     const off = here?.tool.button === 'switch' && !isOn(readKept(kept, id, here.tool.state, needs));
-    return here?.tool.window && !off ? [{ tool: here.tool, content: here.tool.window }] : [];
+    if (id === ALL_SETTINGS) return [{ id, content: SETTINGS }];
+    return here?.tool.window && !off ? [{ id, content: here.tool.window }] : [];
   });
   const item = current === null ? undefined : own(test.items, current);
   if (!item) return null;
   // In the order of the registry, so that nothing is drawn anew when another window is raised.
   const drawn = layout === 'narrow' ? shown.slice(-1) : shown;
   return [...drawn]
-    .sort((a, b) => (a.tool.id < b.tool.id ? -1 : 1))
-    .map(({ tool, content }) => (
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .map(({ id, content }) => (
       <Window
-        key={tool.id}
-        tool={tool}
+        key={id}
+        id={id}
         content={content}
-        above={shown.findIndex((one) => one.tool === tool)}
+        above={shown.findIndex((one) => one.id === id)}
         item={item}
       />
     ));
 }
 
 interface WindowProps {
-  readonly tool: ToolDefinition;
+  /** Of its tool, or of all settings. */
+  readonly id: string;
   readonly content: ToolWindow;
   readonly above: number;
   readonly item: DeliveredItem;
@@ -68,8 +79,9 @@ function firstFrame(size: Pick<Frame, 'width' | 'height'>, above: number, room: 
 }
 
 /** The frame that all windows share: moved and resized by hand and by arrow keys, whole on the screen, closed by Escape. */
-function Window({ tool, content: { Content, size }, above, item }: WindowProps) {
+function Window({ id, content: { Content, size }, above, item }: WindowProps) {
   const t = useTranslations('tools');
+  const my = useTranslations('myView');
   const { layout } = usePlayer();
   const windows = useWindows();
   const owner = usePointerOwner();
@@ -84,26 +96,26 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
   }, []);
   const narrow = layout === 'narrow';
   useBottomSheet(ref, narrow);
-  const name = t(`${tool.id as 'eliminator'}.name`);
-  const frame = windows.frameOf(tool.id) ?? firstFrame(size(item), above, room);
-  const { box: floating, move, resize } = useFrame(frame, room, (to) => windows.place(tool.id, to));
+  const name = id === ALL_SETTINGS ? my('title') : t(`${id as 'eliminator'}.name`);
+  const frame = windows.frameOf(id) ?? firstFrame(size(item), above, room);
+  const { box: floating, move, resize } = useFrame(frame, room, (to) => windows.place(id, to));
   const box = narrow ? undefined : floating;
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- Escape closes from anywhere inside
     <section
       ref={ref}
       className={styles.window}
-      data-window={tool.id}
+      data-window={id}
       data-narrow={narrow || undefined}
       style={{ ...box, zIndex: 21 + above }}
       aria-label={name}
-      onFocus={() => windows.raise(tool.id)}
-      onPointerDown={() => windows.raise(tool.id)}
+      onFocus={() => windows.raise(id)}
+      onPointerDown={() => windows.raise(id)}
       onKeyDown={(event) => {
         // A tool that has the pointer gives that back first.
-        if (event.key !== 'Escape' || event.defaultPrevented || owner === tool.id) return;
+        if (event.key !== 'Escape' || event.defaultPrevented || owner === id) return;
         event.stopPropagation();
-        windows.close(tool.id);
+        windows.close(id);
       }}
     >
       <header
@@ -130,7 +142,7 @@ function Window({ tool, content: { Content, size }, above, item }: WindowProps) 
           aria-label={t('close', { name })}
           title={t('close', { name })}
           onPointerDown={(event) => event.stopPropagation()}
-          onClick={() => windows.close(tool.id)}
+          onClick={() => windows.close(id)}
         >
           <X size="1.2em" aria-hidden="true" />
         </Press>
