@@ -44,7 +44,7 @@ test('my view: set before a test and tried on the sample, it is on when the test
   await settings.getByRole('radio', { name: 'Black on white' }).check();
   await settings.getByRole('button', { name: 'Larger' }).click();
   expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe('24px');
-  expect(await schemeOf(page)).toBe('chalk');
+  expect(await schemeOf(page)).toBe('snow');
   await settings.getByRole('checkbox', { name: /^Eliminator/ }).uncheck();
   await expectAccessible(page, 'my view during the test');
   await page.keyboard.press('Escape');

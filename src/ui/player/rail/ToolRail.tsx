@@ -102,6 +102,8 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
                     data-tool={ALL_SETTINGS}
                     onClick={() => {
                       setOpen(null);
+                      // The window takes the focus from here, and gives it back here.
+                      moreRef.current?.focus();
                       windows.show(ALL_SETTINGS);
                     }}
                   >
