@@ -23,7 +23,7 @@ async function preload(test: DeliveredTest): Promise<void> {
 const preloadTools = (test: DeliveredTest, needs: AccessNeeds): Promise<unknown> =>
   Promise.allSettled(
     TOOLS.filter((tool) => standingOf(tool, test, null, needs) !== 'none').map(
-      (tool) => tool.preload?.(test) ?? Promise.resolve(),
+      (tool) => tool.preload?.(test, needs) ?? Promise.resolve(),
     ),
   );
 

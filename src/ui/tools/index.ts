@@ -1,4 +1,5 @@
 import type { AttemptState } from '@/core/attempt/state';
+import { braille } from './braille';
 import { calculator } from './calculator';
 import { colours } from './colours';
 import { cover } from './cover';
@@ -30,6 +31,7 @@ export const TOOLS: readonly ToolDefinition[] = [
   reference,
   glossary,
   readAloud,
+  braille,
   lineReader,
   highlighter,
   eliminator,

@@ -3,6 +3,7 @@ import type { ComponentType, RefObject } from 'react';
 import type { AttemptState } from '@/core/attempt/state';
 import type { RailTool } from '@/core/tools/allowed';
 import type { DeliveredItem, DeliveredTest } from '@/core/item/delivered';
+import type { AccessNeeds } from '@/core/needs';
 import type { Kept, KeptState, PageLook } from '../attempt/kept';
 
 export interface SheetLayerProps {
@@ -77,7 +78,7 @@ export interface ToolDefinition<State extends Kept = Kept> extends RailTool {
   /** Whether a question has something of this tool that is told on the trail and in the review (`tools.ID.sign`). */
   isOnQuestion?(kept: AttemptState['tools'], itemRef: string): boolean;
   /** Fetches what it needs while the network is there; called for whoever has it in this test, after everything else. */
-  readonly preload?: (test: DeliveredTest) => Promise<unknown>;
+  readonly preload?: (test: DeliveredTest, needs: AccessNeeds) => Promise<unknown>;
   /** Whether it is set and tried in My view, before a test; its panel or its switch stands there. */
   readonly inMyView?: boolean;
   /** Its say in how the whole page looks. */

@@ -22,7 +22,13 @@ export function SettingsList({ within = 'page' }: { readonly within?: 'page' | '
   });
   const switches = tools.filter(({ tool }) => tool.button === 'switch');
   const panel = ({ tool: { id, Icon }, Content }: (typeof withPanel)[number]) => (
-    <section key={id} className={styles.setting} data-within={within} aria-labelledby={`set-${id}`} data-setting={id}>
+    <section
+      key={id}
+      className={styles.setting}
+      data-within={within}
+      aria-labelledby={`set-${id}`}
+      data-setting={id}
+    >
       <Heading id={`set-${id}`}>
         <Icon size="1.2em" strokeWidth={1.9} aria-hidden="true" />
         {t(`${id as 'eliminator'}.name`)}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Pause, Play, SkipBack, SkipForward, Square } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslations } from 'use-intl';
 import type { Sentence } from '@/core/tools/speech';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
@@ -57,10 +57,22 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
   useEffect(() => reader.setManner(manner), [manner]);
   // Another question is another text, unless both stand on one page; and a closed window is silent.
   useEffect(() => () => void (questionText(itemRef) ?? reader.stop()), [itemRef]);
-  useEffect(() => () => reader.stop(), []);
+  /** Counts what was asked for. */
+  const wantedRef = useRef(0);
+  useEffect(
+    () => () => {
+      wantedRef.current += 1;
+      reader.stop();
+    },
+    [],
+  );
 
-  const read = (root: HTMLElement | null, keepOnly: (sentence: Sentence) => boolean = () => true) => {
-    const sentences = root ? scriptIn(root).filter(keepOnly) : [];
+  const read = async (root: HTMLElement | null, keepOnly: (sentence: Sentence) => boolean = () => true) => {
+    wantedRef.current += 1;
+    const wanted = wantedRef.current;
+    const sentences = root ? (await scriptIn(root)).filter(keepOnly) : [];
+    // Meanwhile something else was asked for, or the window is closed.
+    if (wanted !== wantedRef.current) return;
     if (root && sentences.length > 0) reader.read(root, sentences);
     else announce(t('nothing'));
   };
@@ -75,14 +87,14 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
   return (
     <div className={styles.panel}>
       <div className={styles.row} role="group" aria-label={t('what')}>
-        <Button small onClick={fromHere}>
+        <Button small onClick={() => void fromHere()}>
           {t('here')}
         </Button>
-        <Button small onClick={() => read(questionText(itemRef))}>
+        <Button small onClick={() => void read(questionText(itemRef))}>
           {t('question')}
         </Button>
         {passage && (
-          <Button small onClick={() => read(passageText())}>
+          <Button small onClick={() => void read(passageText())}>
             {t('passage')}
           </Button>
         )}
@@ -91,7 +103,8 @@ export function ReadAloudWindow({ itemRef }: QuestionProps) {
           disabled={!selected}
           onMouseDown={(event) => event.preventDefault()}
           onClick={() =>
-            selected && read(selected.root, ({ start, end }) => end > selected.start && start < selected.end)
+            selected &&
+            void read(selected.root, ({ start, end }) => end > selected.start && start < selected.end)
           }
         >
           {t('selection')}

@@ -21,7 +21,7 @@ export function ReadChoice({ label, inline }: ChoiceMarkProps) {
       className={shared.choiceMark}
       aria-label={t('choice', { label })}
       title={t('choiceShort')}
-      onClick={({ currentTarget }) => {
+      onClick={async ({ currentTarget }) => {
         const root = currentTarget.closest<HTMLElement>('[data-text-root]');
         const words = choiceOf(currentTarget);
         if (!root || !words) return;
@@ -29,7 +29,7 @@ export function ReadChoice({ label, inline }: ChoiceMarkProps) {
         range.selectNodeContents(words);
         const its = stretchOf(root, range);
         // A choice that is only a picture or a formula is spoken as what stands at its place.
-        const sentences = scriptIn(root).filter(
+        const sentences = (await scriptIn(root)).filter(
           ({ start, end }) => its !== null && end > its.start && start < its.end,
         );
         reader.read(root, sentences);

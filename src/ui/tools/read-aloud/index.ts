@@ -1,4 +1,5 @@
 import { AudioLines } from 'lucide-react';
+import { learnFormulas } from '../../content/formulas/engine';
 import { defineTool } from '../types';
 import { ReadAloudWindow } from './ReadAloudWindow';
 import { ReadChoice } from './ReadChoice';
@@ -15,6 +16,7 @@ export const readAloud = defineTool({
   inMyView: true,
   state: READ_ALOUD,
   ChoiceMark: ReadChoice,
-  preload: () => findVoice().then((voice) => voice.ready()),
+  preload: ({ language }) =>
+    Promise.all([findVoice().then((voice) => voice.ready()), learnFormulas(language ?? 'en')]),
   window: { Content: ReadAloudWindow, size: () => ({ width: 20, height: 28 }) },
 });

@@ -1,4 +1,5 @@
 import type { Piece } from '@/core/tools/speech';
+import { languageOf } from '../../content/formulas/spoken';
 import { BLOCK, NOT_TEXT } from '../domText';
 
 /** How a formula is spoken. */
@@ -8,9 +9,6 @@ export interface Around {
   readonly picture: (words: string) => string;
   readonly cell: (header: string) => string;
 }
-
-const languageOf = (element: Element | null): string =>
-  element?.closest<HTMLElement>('[lang]')?.lang || document.documentElement.lang || 'en';
 
 /** The words of the headers a cell stands under and beside (HTML, `scope` or the first row and column). */
 function headerOf(cell: HTMLTableCellElement): string {

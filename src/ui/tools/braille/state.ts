@@ -1,0 +1,3 @@
+import { switchState } from '../switchState';
+
+export const BRAILLE = switchState('braille', 'test');
