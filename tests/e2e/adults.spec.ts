@@ -60,8 +60,10 @@ test('a test is given to a student for later, found there, changed, and taken ba
   await row.getByRole('button', { name: /^Change:/ }).press('Enter');
   await expect(page.getByRole('combobox', { name: 'Test', exact: true })).toBeFocused();
   await page.getByLabel('From', { exact: true }).fill('');
+  await page.getByRole('checkbox', { name: 'Has the screen for itself' }).press('Space');
   await page.getByRole('button', { name: 'Give it to 1 student' }).press('Enter');
   await expect(page.getByText(/changed for 1 student/)).toBeVisible();
+  await expect(row).toContainText('At any timeMixed order · 1 tool off');
   await expect(student.getByRole('button', { name: /^Start/ })).toBeEnabled();
 
   await row.getByRole('button', { name: /^Take back:/ }).press('Enter');

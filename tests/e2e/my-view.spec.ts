@@ -42,7 +42,7 @@ test('my view: set before a test and tried on the sample, it is on when the test
   const settings = page.getByRole('region', { name: 'My view' });
   await expect(settings.getByRole('heading', { name: 'My view', level: 2 })).toBeFocused();
   await settings.getByRole('radio', { name: 'Black on white' }).check();
-  await settings.getByRole('button', { name: 'Larger' }).click();
+  await settings.getByRole('button', { name: 'Larger', exact: true }).click();
   expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe('24px');
   expect(await schemeOf(page)).toBe('snow');
   await settings.getByRole('checkbox', { name: /^Eliminator/ }).uncheck();

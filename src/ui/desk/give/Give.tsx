@@ -51,7 +51,9 @@ function GiveForm({
   const { working, problem, ask } = useAsk();
   const [testId, setTestId] = useState<number | null>(changed?.testId ?? null);
   const [whom, setWhom] = useState<readonly string[]>(changed ? [`student ${changed.studentId}`] : []);
-  const [times, setTimes] = useState<GivenTimes>(changed ?? NO_TIMES);
+  const [times, setTimes] = useState<GivenTimes>(
+    changed ? { opensAt: changed.opensAt, closesAt: changed.closesAt } : NO_TIMES,
+  );
   const [options, setOptions] = useState<AssignmentOptions>(changed?.options ?? USUAL);
   const [done, setDone] = useState<string | null>(null);
   const [missing, setMissing] = useState(false);
@@ -74,7 +76,7 @@ function GiveForm({
     if (!ready || working) return;
     const counts = await ask<GivenTo>(
       '/api/assignments/give',
-      { testId, students: to, options, ...times },
+      { ...times, testId, students: to, options },
       true,
     );
     if (!counts) return;

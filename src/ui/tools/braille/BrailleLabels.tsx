@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { useTranslations } from 'use-intl';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
 import { inManner, learn } from '../../content/formulas/engine';
-import { mathmlOf, spokenMaths } from '../../content/formulas/spoken';
+import { mathmlOf, spokenMaths } from '../spokenMaths';
 import { useHandler } from '../../kit/useHandler';
 import { BRAILLE } from './state';
 

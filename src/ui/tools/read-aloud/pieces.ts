@@ -1,5 +1,5 @@
 import type { Piece } from '@/core/tools/speech';
-import { languageOf } from '../../content/formulas/spoken';
+import { languageOf } from '../spokenMaths';
 import { BLOCK, NOT_TEXT } from '../domText';
 
 /** How a formula is spoken. */

@@ -3,7 +3,7 @@
 import { useTranslations } from 'use-intl';
 import { scriptOf, type Sentence } from '@/core/tools/speech';
 import { learnFormulas } from '../../content/formulas/engine';
-import { languageOf, spokenMaths } from '../../content/formulas/spoken';
+import { languageOf, spokenMaths } from '../spokenMaths';
 import { piecesOf } from './pieces';
 
 /** Whoever asks to be read to waits no longer for the words of formulas; then they are said more simply. */

@@ -2,8 +2,8 @@ import type { useTranslations } from 'use-intl';
 import type { ContentNode } from '@/core/content/content';
 import { mathText } from '@/core/content/mathText';
 import { saidMaths } from '@/core/interactions/saidMaths';
-import { sayer } from '../../interactions/said';
-import { inManner, mannerFor } from './engine';
+import { sayer } from '../interactions/said';
+import { inManner, mannerFor } from '../content/formulas/engine';
 
 /** MathML of the page as content, which is what formulas are read from. */
 const nodesOf = (node: Node): readonly ContentNode[] => {
