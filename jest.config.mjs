@@ -24,7 +24,7 @@ const projects = [
 
 /** Packages that are published as modules only, which Jest has to turn into what it runs. */
 const MODULES =
-  'use-intl|intl-messageformat|icu-minify|@formatjs|lucide-react|mathlive|@cortex-js|@tiptap|react-resizable-panels';
+  'use-intl|intl-messageformat|icu-minify|@formatjs|lucide-react|mathlive|speech-rule-engine|@cortex-js|@tiptap|react-resizable-panels';
 
 export default async () => ({
   // A busy machine is slow, not wrong; what hangs still ends.

@@ -173,6 +173,17 @@ test('digits of a fraction are at least 85 per cent of the words around it', asy
   expect(Math.min(...sizes) / words).toBeGreaterThanOrEqual(0.85);
 });
 
+/** A color of the system as the browser computes it. */
+const systemColor = (page: Page, color: string) =>
+  page.evaluate((name) => {
+    const probe = document.createElement('i');
+    probe.style.backgroundColor = name;
+    document.body.append(probe);
+    const { backgroundColor } = getComputedStyle(probe);
+    probe.remove();
+    return backgroundColor;
+  }, color);
+
 test.describe('in the contrast colors of the system', () => {
   test.use({ forcedColors: 'active' });
   test('what is chosen, on, done or here is told still, in the system’s colors', async ({ page, app }) => {
@@ -183,16 +194,7 @@ test.describe('in the contrast colors of the system', () => {
         .locator(selector)
         .first()
         .evaluate((one) => getComputedStyle(one).backgroundColor);
-    const system = (color: string) =>
-      page.evaluate((name) => {
-        const probe = document.createElement('i');
-        probe.style.backgroundColor = name;
-        document.body.append(probe);
-        const { backgroundColor } = getComputedStyle(probe);
-        probe.remove();
-        return backgroundColor;
-      }, color);
-    const [highlight, canvas] = [await system('Highlight'), await system('Canvas')];
+    const [highlight, canvas] = [await systemColor(page, 'Highlight'), await systemColor(page, 'Canvas')];
     expect(highlight).not.toBe(canvas);
     expect(await filled('[data-sheet=question]')).toBe(canvas);
     await goTo(page, numberOf('choice-1'));
@@ -209,6 +211,34 @@ test.describe('in the contrast colors of the system', () => {
     const stop = (standing: string) => `nav [data-standing=${standing}]`;
     expect(await filled(stop('done'))).toBe(highlight);
     expect(await filled(stop('not-opened'))).toBe(canvas);
+  });
+  test('around a test too: the language, the page, and what is chosen of several', async ({ page, app }) => {
+    await signIn(page, app, 'petra');
+    await page.goto(`${app.url}/desk/give`);
+    await expect(page.getByRole('radio', { name: 'Español' })).toBeEnabled();
+    const [highlight, canvas] = [await systemColor(page, 'Highlight'), await systemColor(page, 'Canvas')];
+    const chosen = (name: string, pseudo?: string) =>
+      page
+        .getByRole('radio', { name, exact: true })
+        .evaluate(
+          (input, part) =>
+            getComputedStyle((part ? input.parentElement : input.closest('label')) ?? input, part)
+              .backgroundColor,
+          pseudo,
+        );
+    expect(await chosen('English')).toBe(highlight);
+    expect(await chosen('Español')).toBe(canvas);
+    expect(await chosen('For real', '::after')).toBe(highlight);
+    await page.getByRole('radio', { name: 'Practice' }).check();
+    expect(await chosen('Practice', '::after')).toBe(highlight);
+    expect(await chosen('For real', '::after')).not.toBe(highlight);
+    const under = (name: string) =>
+      page
+        .getByRole('navigation')
+        .getByRole('link', { name })
+        .evaluate((one) => getComputedStyle(one).borderBottomColor);
+    expect(await under('Give tests')).not.toBe(canvas);
+    expect(await under('Results')).toBe(canvas);
   });
 });
 

@@ -279,3 +279,26 @@ test('sound left in the middle pauses, can be played again, and loses no play; i
     await expect(page.getByText('played 1 of 3 times').first()).toBeVisible();
   }
 });
+
+test('several pieces in one place of a picture stay within it, whole one after the other, and cover nothing beside it', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 700, height: 800 });
+  await openKind(page, app, 'graphic-gap-match-2');
+  const pier = page.getByRole('group', { name: /^west pier/i });
+  const before = await boxOf(pier);
+  for (const piece of ['small boat with a red sail', 'small boat with a blue sail', 'large boat']) {
+    await button(page, piece).click();
+    await pier.locator('[data-place]').click();
+  }
+  await expect(pier.locator('[data-inside]')).toHaveCount(3);
+  const after = await boxOf(pier);
+  expect(Math.abs(after.height - before.height)).toBeLessThanOrEqual(1);
+  for (const piece of await pier.locator('[data-inside]').all()) {
+    await piece.focus();
+    const box = await boxOf(piece);
+    expect(box.y).toBeGreaterThanOrEqual(after.y);
+    expect(box.y + box.height).toBeLessThanOrEqual(after.y + after.height + 1);
+  }
+});

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, goTo, saved, startTest, test } from './app';
-import { expectAccessibleInEveryScheme } from './axe';
+import { expectAccessible, expectAccessibleInEveryScheme } from './axe';
 
 interface Heard {
   /** Seconds of every sound that was played. */
@@ -204,4 +204,33 @@ test('read aloud: one choice alone, and no other', async ({ page, app }) => {
   // A press beside a choice chooses nothing.
   await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);
   await expectAccessibleInEveryScheme(page, 'read a choice');
+});
+
+test('braille for formulas: there while it is on, with the words of the formula, and after loading again', async ({
+  page,
+  app,
+}) => {
+  const outside: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith(app.url) && !/^(blob|data):/.test(request.url()))
+      outside.push(request.url());
+  });
+  await startTest(page, app, 'wren');
+  await goTo(page, 7);
+  const formula = page.locator('[data-sheet=question] math').first();
+  await expect(formula).toBeVisible();
+  await expect(formula).not.toHaveAttribute('aria-braillelabel');
+  await page.getByRole('button', { name: 'More tools' }).press('Enter');
+  await page.getByRole('button', { name: /^Braille for formulas/ }).press('Enter');
+  // Three eighths between the indicators of a fraction: ⠹ three ⠌ eight ⠼ (Nemeth code, from memory).
+  await expect(formula).toHaveAttribute('aria-braillelabel', '⠹⠒⠌⠦⠼');
+  await expect(formula).toHaveAttribute('aria-label', 'three eighths');
+  await expectAccessible(page, 'with braille for formulas');
+  await saved(page);
+  await page.reload();
+  await expect(formula).toHaveAttribute('aria-braillelabel', '⠹⠒⠌⠦⠼');
+  await page.getByRole('button', { name: 'Braille for formulas' }).press('Enter');
+  await expect(formula).not.toHaveAttribute('aria-braillelabel');
+  await expect(formula).not.toHaveAttribute('aria-label');
+  expect(outside).toEqual([]);
 });

@@ -13,7 +13,8 @@ const MANNERS = {
 } as const;
 export type Manner = keyof typeof MANNERS;
 
-type Engine = typeof import('speech-rule-engine');
+/** Its parts for the browser alone; its front door also opens a command line, which our content security policy forbids. */
+type Engine = typeof import('speech-rule-engine/mjs/common/system.js');
 type Rules = (locale: string) => Promise<string>;
 
 let engine: Engine | null = null;
@@ -43,10 +44,10 @@ async function learnNow(manner: Manner, rules: Rules): Promise<void> {
     if (!texts.has(locale)) texts.set(locale, await rules(locale));
   // Said before it is loaded: otherwise it would fetch its rules from elsewhere by itself.
   Object.assign(globalThis, { SREfeature: { custom } });
-  engine ??= await import('speech-rule-engine');
+  engine ??= await import('speech-rule-engine/mjs/common/system.js');
   // What it does by itself when it is loaded comes first.
   await engine.engineReady();
-  await engine.setupEngine({ ...MANNERS[manner], custom });
+  await engine.setupEngine(MANNERS[manner]);
   await engine.engineReady();
   learned.add(manner);
 }
@@ -80,7 +81,7 @@ export function inManner(mathml: string, manner: Manner): string | null {
   if (before !== undefined) return before || null;
   let words: string;
   try {
-    void engine.setupEngine({ ...MANNERS[manner], custom });
+    void engine.setupEngine(MANNERS[manner]);
     words = engine.toSpeech(mathml).trim();
   } catch {
     words = '';

@@ -1,6 +1,7 @@
 'use client';
 
 import { Palette } from 'lucide-react';
+import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import * as z from 'zod/mini';
 import { ownColours } from '@/core/view/palette';
@@ -27,6 +28,8 @@ export const COLOURS: ToolState<ColoursState> = {
 function ColoursPanel() {
   const t = useTranslations('tools.colours');
   const [{ scheme, inverted, own }, keep] = useKept('colours', COLOURS);
+  // Its panel and My view may both be open.
+  const group = useId();
   return (
     <fieldset className={styles.list}>
       <legend>{t('legend')}</legend>
@@ -36,7 +39,7 @@ function ColoursPanel() {
           <label key={id} className={styles.scheme} data-on={(own === null && scheme === id) || undefined}>
             <input
               type="radio"
-              name="able-scheme"
+              name={group}
               checked={own === null && scheme === id}
               onChange={() => keep({ scheme: id, own: null })}
             />

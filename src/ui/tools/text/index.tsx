@@ -1,6 +1,7 @@
 'use client';
 
 import { Type } from 'lucide-react';
+import { useId } from 'react';
 import { useTranslations } from 'use-intl';
 import {
   FACES,
@@ -27,18 +28,14 @@ function TextPanel() {
   const { announce, needs } = usePlayer();
   const [look, keep] = useKept('text', STATE);
   const wide = { ...look, ...WIDE_SPACING };
+  const group = useId();
   return (
     <div className={styles.panel}>
       <fieldset className={styles.faces}>
         <legend>{t('face')}</legend>
         {FACES.map((face) => (
           <label key={face} data-on={look.face === face || undefined}>
-            <input
-              type="radio"
-              name="able-face"
-              checked={look.face === face}
-              onChange={() => keep({ face })}
-            />
+            <input type="radio" name={group} checked={look.face === face} onChange={() => keep({ face })} />
             <span style={{ fontFamily: textVariables({ ...PLAIN_TEXT, face })['--font'] }}>
               {t(`faces.${face}`)}
             </span>
