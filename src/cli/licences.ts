@@ -4,7 +4,7 @@ import satisfies from 'spdx-satisfies';
 const FREE = [
   ...['MIT', 'MIT-0', 'ISC', '0BSD', 'BSD-2-Clause', 'BSD-3-Clause', 'Apache-2.0', 'BlueOak-1.0.0', 'Zlib'],
   ...['CC0-1.0', 'Unlicense', 'Python-2.0', 'OFL-1.1'],
-].join(' OR ');
+];
 
 /** What has another licence and is used all the same, with why that is in order. */
 const ACCEPTED: Readonly<Record<string, string>> = {
