@@ -28,7 +28,7 @@ function advisories(): readonly string[] | null {
 }
 
 /**
- * npm run dependencies: the licences of what is shipped, and what is known to be wrong with it (docs/security.md).
+ * npm run dependencies:check: the licences of what is shipped, and what is known to be wrong with it (docs/security.md).
  * Exit 0 where nothing is; 1 with a licence that may not be shipped, or an advisory; 2 where advisories could not be looked at.
  */
 function main(): void {
