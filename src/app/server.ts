@@ -131,6 +131,8 @@ function backUpEvery({ folder, everyMs, keep }: NonNullable<FrontConfig['backup'
 
 /** Who practices without an account is gone soon after the session is over, also where nobody signs in for long. */
 const SWEEP_EVERY_MS = 10 * 60_000;
+/** So many computers may knock at one moment, as when a whole school begins; the system may allow fewer (Linux: `net.core.somaxconn`). */
+const BACKLOG = 8192;
 
 /**
  * The app's server: Next for everything, but for what a whole class asks for in the same minute (direct.ts): Next's way to a route
@@ -155,7 +157,7 @@ async function main(): Promise<void> {
   sweep();
   void scoreWhatIsLeft(db).catch(console.error);
   setInterval(sweep, SWEEP_EVERY_MS).unref();
-  serverFor(config, app.getRequestHandler()).listen(port, config.host, () => {
+  serverFor(config, app.getRequestHandler()).listen({ port, host: config.host, backlog: BACKLOG }, () => {
     process.stdout.write(`ready on http://localhost:${port}\n`);
   });
 }

@@ -319,6 +319,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/library/uploads/[id]/read': 'keep-library',
   '/api/my-view': 'take',
   '/api/password': 'anyone',
+  '/api/pdf-files/[kind]/[name]': 'anyone',
   '/api/practice': 'anyone',
   '/api/roster': 'keep-people',
   '/api/rooms': 'supervise',
@@ -343,7 +344,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/users/slips': 'keep-people',
 };
 const ASKED_WITH_GET =
-  /(assets\/\[\.\.\.path\]|standing|desk\/live|content|sealed|dictionaries\/\[language\]|export\/\[file\])$/;
+  /(assets\/\[\.\.\.path\]|standing|desk\/live|content|sealed|dictionaries\/\[language\]|pdf-files\/\[kind\]\/\[name\]|export\/\[file\])$/;
 
 test('whoever has not the right to something is refused it, role by role and route by route', async ({
   ownApp: app,

@@ -134,3 +134,38 @@ test('on a narrow screen it is a sheet at the bottom, and the question stays in 
   await page.locator('[data-sheet=question]').getByRole('textbox').fill('37.1');
   await saved(page);
 });
+
+/** A page with two signs by the numbers of Adobe-Japan1, of which the file brings neither the numbers nor the face (PDF 1.7 §9.7.5). */
+const EAST_ASIAN = `%PDF-1.4
+1 0 obj <</Type/Catalog/Pages 2 0 R>> endobj
+2 0 obj <</Type/Pages/Kids[3 0 R]/Count 1>> endobj
+3 0 obj <</Type/Page/Parent 2 0 R/MediaBox[0 0 300 200]/Contents 4 0 R/Resources<</Font<</F1 5 0 R>>>>>> endobj
+4 0 obj <</Length 40>> stream
+BT /F1 24 Tf 40 100 Td <6D776CA2> Tj ET 
+endstream endobj
+5 0 obj <</Type/Font/Subtype/Type0/BaseFont/HeiseiMin-W3/Encoding/UniJIS-UCS2-H/DescendantFonts[6 0 R]>> endobj
+6 0 obj <</Type/Font/Subtype/CIDFontType0/BaseFont/HeiseiMin-W3/CIDSystemInfo<</Registry(Adobe)/Ordering(Japan1)/Supplement 2>>/FontDescriptor 7 0 R>> endobj
+7 0 obj <</Type/FontDescriptor/FontName/HeiseiMin-W3/Flags 4/FontBBox[0 0 1000 1000]/ItalicAngle 0/Ascent 900/Descent -100/CapHeight 700/StemV 80>> endobj
+trailer <</Root 1 0 R>>
+%%EOF`;
+
+test('a PDF in Japanese that brings no numbers of its signs: they are read, and found', async ({
+  page,
+  app,
+}) => {
+  const asked: string[] = [];
+  page.on('response', (response) => {
+    if (response.url().includes('/api/pdf-files/')) asked.push(`${response.status()} ${response.url()}`);
+  });
+  await page.route(/units-and-formulas\.pdf/, (route) =>
+    route.fulfill({ contentType: 'application/pdf', body: EAST_ASIAN }),
+  );
+  await startTest(page, app, 'wren', WORKSHOP);
+  await openAt(page, 4);
+  await expect(sheetWindow(page).getByText('海沢')).toBeAttached();
+  expect(asked.some((one) => /^200 .*UniJIS-UCS2-H\.bcmap$/.test(one))).toBe(true);
+  const refused = async (path: string) =>
+    (await page.request.get(`${app.url}/api/pdf-files/${path}`)).status();
+  expect(await refused('cmaps/..%2f..%2f..%2fpackage.json')).toBe(404);
+  expect(await refused('build/pdf.mjs')).toBe(404);
+});

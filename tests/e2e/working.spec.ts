@@ -725,6 +725,17 @@ test('straight-edge: from mark to mark of our own graphs, read out; over a pictu
   // A number line has no height to read.
   await goTo(page, 37);
   expect(await reading(up)).toBe('no scale that can be read out');
+  // Stacks of marks: their columns across, and how much they are worth upwards.
+  await goTo(page, 45);
+  await across.press('ArrowRight');
+  expect(await reading(across)).toMatch(/^across (Mon|Tue|Wed|Thu)$/);
+  await up.press('ArrowUp');
+  const worth = /^up (\d)$/.exec(await reading(up))?.[1];
+  const column = page.getByRole('slider', { name: (await reading(across)).replace('across ', '') });
+  const [line, box] = [await up.boundingBox(), await column.boundingBox()];
+  if (!line || !box) throw new Error('nothing to read');
+  await page.mouse.click(box.x + box.width / 2, line.y + line.height / 2 + 1);
+  await expect(column).toHaveAttribute('aria-valuenow', worth ?? 'nothing read');
 });
 
 test('line reader: one line of words at a time also beside a figure, with every other tool over the sheet', async ({

@@ -11,7 +11,7 @@ export const CACHES: Record<KeptKind, string> = {
   picture: 'able-compass-attempts',
 };
 
-const FILE = /^\/(_next\/static|api\/dictionaries)\//;
+const FILE = /^\/(_next\/static|api\/dictionaries|api\/pdf-files)\//;
 const PAGE = /^\/attempts\/[\w-]+$/;
 const PICTURE = /^\/api\/attempts\/[\w-]+\/assets\//;
 

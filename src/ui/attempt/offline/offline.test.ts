@@ -267,6 +267,7 @@ test('what of the app is kept: its own files, the pages and pictures of attempts
   const kind = (path: string) => kindOf(new URL(path, 'https://school.example'));
   expect(kind('/_next/static/chunks/a.js')).toBe('file');
   expect(kind('/api/dictionaries/en')).toBe('file');
+  expect(kind('/api/pdf-files/cmaps/UniJIS-UCS2-H.bcmap')).toBe('file');
   expect(kind('/attempts/0b1c-22')).toBe('page');
   expect(kind('/api/attempts/0b1c-22/assets/pictures/a.png')).toBe('picture');
   for (const path of [

@@ -74,7 +74,10 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
     if (!readOnly && event.detail > 0) set(indexOf(event), toNext(valueAt(event)));
   };
   return (
-    <div className={styles.plot}>
+    <div
+      className={styles.plot}
+      data-axis-shares={JSON.stringify(scale.map((value) => [value / model.max, show(String(value))]))}
+    >
       {model.kind === 'bars' && (
         <div className={styles.scale} aria-hidden="true">
           {scale.map((value) => (
@@ -101,6 +104,7 @@ export function Columns({ model, values, set, move, readOnly }: PlotProps) {
                 aria-valuenow={value}
                 aria-readonly={readOnly || undefined}
                 data-category={i}
+                data-axis-column={category}
                 onKeyDown={(event) => keys(event, i)}
                 {...handlers}
                 onClick={press}

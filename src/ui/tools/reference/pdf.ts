@@ -1,6 +1,8 @@
 import type * as Pdf from 'pdfjs-dist';
 
 export type PdfReader = typeof Pdf;
+/** Where the reader's own files are served: numbers of East Asian signs, faces that a file need not bring. */
+const FILES = '/api/pdf-files';
 let known: Promise<PdfReader> | null = null;
 
 /** The reader of PDF files, fetched when the first test has one. Rejects when it cannot be had now; asking again tries again. */
@@ -23,8 +25,15 @@ export async function openPdf(address: string): Promise<{ pdf: PdfReader; file: 
   const [pdf, response] = await Promise.all([loadPdf(), fetch(address)]);
   if (!response.ok) throw new Error(`the sheet could not be fetched (${response.status})`);
   const data = new Uint8Array(await response.arrayBuffer());
-  // Nothing of a file from a package runs, and nothing is fetched for it.
-  const file = await pdf.getDocument({ data, isEvalSupported: false, enableXfa: false, stopAtErrors: false })
-    .promise;
+  // Nothing of a file from a package runs; what is fetched for it are the reader's own files.
+  const file = await pdf.getDocument({
+    data,
+    isEvalSupported: false,
+    enableXfa: false,
+    stopAtErrors: false,
+    cMapUrl: `${FILES}/cmaps/`,
+    cMapPacked: true,
+    standardFontDataUrl: `${FILES}/standard_fonts/`,
+  }).promise;
   return { pdf, file };
 }

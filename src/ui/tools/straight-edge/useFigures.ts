@@ -32,11 +32,30 @@ function ticksOf(group: SVGGraphicsElement, name: 'across' | 'up', box: DOMRect)
   });
 }
 
+/** A graph of boxes: what each share of its columns' height is worth, as JSON, and its columns by their names. */
+const COLUMNS = 'data-axis-shares';
+
+function columnTicks(element: Element, box: DOMRect): Pick<Figure, 'across' | 'up'> {
+  const columns = [...element.querySelectorAll('[data-axis-column]')];
+  const boxes = columns.map((column) => column.getBoundingClientRect());
+  const [first] = boxes;
+  const shares = JSON.parse(element.getAttribute(COLUMNS) ?? '[]') as [number, string][];
+  return {
+    across: boxes.map(({ left, width }, i) => ({
+      at: left + width / 2 - box.left,
+      words: columns[i]?.getAttribute('data-axis-column') ?? '',
+    })),
+    up: first
+      ? shares.map(([share, words]) => ({ at: first.bottom - share * first.height - box.top, words }))
+      : [],
+  };
+}
+
 function measure(content: HTMLElement): Figures {
   const large = content.querySelector<HTMLElement>('[data-frame][data-large]');
   const inside = large ?? content;
   const origin = inside.getBoundingClientRect();
-  const elements = inside.querySelectorAll<Element>(`[data-true-width], svg:has(${AXES})`);
+  const elements = inside.querySelectorAll<Element>(`[data-true-width], svg:has(${AXES}), [${COLUMNS}]`);
   const figures = [...elements].flatMap((element): Figure[] => {
     const box = element.getBoundingClientRect();
     if (box.width < 2 || box.height < 2) return [];
@@ -47,8 +66,12 @@ function measure(content: HTMLElement): Figures {
         top: box.top - origin.top + inside.scrollTop,
         width: box.width,
         height: box.height,
-        across: axes ? ticksOf(axes, 'across', box) : [],
-        up: axes ? ticksOf(axes, 'up', box) : [],
+        ...(element.hasAttribute(COLUMNS)
+          ? columnTicks(element, box)
+          : {
+              across: axes ? ticksOf(axes, 'across', box) : [],
+              up: axes ? ticksOf(axes, 'up', box) : [],
+            }),
       },
     ];
   });
@@ -60,6 +83,6 @@ export const useFigures = (contentRef: RefObject<HTMLElement | null>): Figures |
   useFollowed(contentRef, {
     measure,
     isSame: (a, b) => a.inside === b.inside && JSON.stringify(a.figures) === JSON.stringify(b.figures),
-    attributes: ['data-large', 'data-axis-across', 'data-axis-up'],
+    attributes: ['data-large', 'data-axis-across', 'data-axis-up', COLUMNS],
     children: true,
   });
