@@ -10,6 +10,8 @@ export interface DemoPerson {
   readonly needs: Partial<AccessNeeds>;
   /** How this person's tests are given. */
   readonly given?: GivenOptions;
+  /** What is given for practice besides, by folder in content/. */
+  readonly practices?: readonly string[];
   /** What is special, for the list printed at the start. */
   readonly about: string;
 }
@@ -80,8 +82,15 @@ export const DEMO_PEOPLE: readonly DemoPerson[] = [
     'blue-gray scheme, a quarter more time, read aloud, glossary with Spanish',
   ),
   {
-    ...student('odile', 'Odile Marchetti', 'long-slipway', {}, 'each section on one page'),
+    ...student(
+      'odile',
+      'Odile Marchetti',
+      'long-slipway',
+      {},
+      'each section on one page; the workshop for practice too',
+    ),
     given: { onePage: true },
+    practices: ['skerry-sound-working'],
   },
   {
     ...student('runa', 'Runa Ferreira', 'amber-buoy', {}, 'waits for a go-ahead; the test has the screen'),

@@ -19,6 +19,7 @@ async function main(): Promise<void> {
   const before = prepared<[], { count: number }>(db, 'SELECT count(*) AS count FROM users').get()?.count ?? 0;
   const root = join(process.cwd(), 'content');
   const testIds: number[] = [];
+  const byFolder = new Map<string, readonly number[]>();
   const notGiven = new Set<number>();
   for (const name of readdirSync(root).sort()) {
     const imported = importPackage(db, filesAt(join(root, name)));
@@ -30,6 +31,7 @@ async function main(): Promise<void> {
         : `${name} is here as it is\n`,
     );
     testIds.push(...imported.testIds);
+    byFolder.set(name, imported.testIds);
     if (DEMO_NOT_GIVEN.has(name)) for (const testId of imported.testIds) notGiven.add(testId);
     for (const testId of imported.testIds) {
       const offer = DEMO_PRACTICE[name];
@@ -48,6 +50,8 @@ async function main(): Promise<void> {
     if (person.signInName === 'sten') sten = id;
     if (person.role === 'student')
       for (const testId of testIds) if (!notGiven.has(testId)) assign(db, testId, id, person.given);
+    for (const folder of person.practices ?? [])
+      for (const testId of byFolder.get(folder) ?? []) assign(db, testId, id, { practice: true, times: 5 });
   }
   await addOtherClass(db, sten, testIds);
   process.stdout.write(

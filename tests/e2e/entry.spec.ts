@@ -5,6 +5,7 @@ import {
   BENCHMARK,
   EVERY_KIND,
   expect,
+  giveAll,
   linkTo,
   saved,
   signIn,
@@ -112,12 +113,11 @@ test('after handing in: what the assignment tells; taken again, with dates and p
   page,
   app,
 }) => {
-  const give = (options: object) => app.change('UPDATE assignments SET options = ?', JSON.stringify(options));
   const handIn = async () => {
     await askToHandIn(page);
     await page.getByRole('button', { name: 'Hand in now' }).click();
   };
-  give({ tells: 'thanks', times: 2, needed: 1 });
+  giveAll(app, { tells: 'thanks', times: 2, needed: 1 });
   await startTest(page, app);
   await handIn();
   await expect(page.getByRole('heading', { name: 'Thank you' })).toBeVisible();
@@ -126,7 +126,7 @@ test('after handing in: what the assignment tells; taken again, with dates and p
   await page.goto(`${page.url().replace(/score$/, 'answers')}`);
   await expect(page.getByText('There is no such page')).toBeVisible();
 
-  give({ tells: 'score', times: 2, needed: 1 });
+  giveAll(app, { tells: 'score', times: 2, needed: 1 });
   await page.goto(`${app.url}/tests`);
   await page.getByRole('link', { name: `Take it again: ${BENCHMARK}` }).click();
   await expect(page.getByText('Attempt 2 of 2.')).toBeVisible();

@@ -5,6 +5,7 @@ import {
   assignmentOf,
   BENCHMARK,
   expect,
+  giveAll,
   EVERY_KIND,
   goTo,
   ready,
@@ -153,7 +154,7 @@ test('fetched whole before its clock starts: sealed, then started, and it goes o
   context,
   app,
 }) => {
-  app.change(`UPDATE assignments SET options = '{"fetchFirst":true}'`);
+  giveAll(app, { fetchFirst: true });
   await signIn(page, app, 'wren');
   await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', BENCHMARK)}`);
   await expect(page.getByText('It is fetched whole first')).toBeVisible();
@@ -185,7 +186,7 @@ test('getting ready without network: told in words, tried again, and no clock ru
   context,
   app,
 }) => {
-  app.change(`UPDATE assignments SET options = '{"fetchFirst":true}'`);
+  giveAll(app, { fetchFirst: true });
   let down = true;
   await context.route('**/sealed', (route) => (down ? route.abort() : route.continue()));
   await signIn(page, app, 'wren');

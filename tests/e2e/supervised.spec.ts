@@ -5,6 +5,7 @@ import {
   BENCHMARK,
   CROSSING,
   expect,
+  giveAll,
   ready,
   saved,
   signIn,
@@ -15,8 +16,6 @@ import {
 } from './app';
 import { expectAccessible } from './axe';
 
-const give = (app: App, options: object) =>
-  app.change('UPDATE assignments SET options = ?', JSON.stringify(options));
 /** The desk, in a browser of its own. */
 async function desk(page: Page, app: App): Promise<Page> {
   const browser = page.context().browser();
@@ -34,7 +33,7 @@ test('the go-ahead: the door waits, says whom to tell, and opens by itself when 
   page,
   app,
 }) => {
-  give(app, { goAhead: true });
+  giveAll(app, { goAhead: true });
   app.change('UPDATE assignments SET let_in_at = NULL');
   await signIn(page, app, 'wren');
   await page.goto(`${app.url}/tests/${assignmentOf(app, 'wren', BENCHMARK)}`);
@@ -73,7 +72,7 @@ test('after a long pause what was answered is locked, told in words, and open ag
   page,
   app,
 }) => {
-  give(app, {});
+  giveAll(app, {});
   await startTest(page, app);
   await ready(page);
   await choice(page, CHOICES[1][0]).click();
@@ -111,7 +110,7 @@ test('a test that has the screen for itself: leaving it is told calmly and writt
   page,
   app,
 }) => {
-  give(app, { ownsScreen: true });
+  giveAll(app, { ownsScreen: true });
   // A page that is driven has always the focus: another window in front is said to it as a browser would say it.
   await page.addInitScript(() => {
     let behind = false;
@@ -166,7 +165,7 @@ test('a test that has the screen for itself: leaving it is told calmly and writt
 });
 
 test('a low battery is said to the student and to the proctor', async ({ page, app }) => {
-  give(app, {});
+  giveAll(app, {});
   await page.addInitScript(() => {
     const battery = Object.assign(new EventTarget(), { charging: false, level: 0.4 });
     Object.assign(navigator, { getBattery: () => Promise.resolve(battery) });
@@ -196,7 +195,7 @@ test('paused by the proctor: covered, nothing goes behind it, what was answered 
   page,
   app,
 }) => {
-  give(app, {});
+  giveAll(app, {});
   await startTest(page, app);
   await ready(page);
   const proctor = await desk(page, app);
@@ -417,7 +416,7 @@ test('where a part has the clock, more time is for the part', async ({ page, app
 });
 
 test('the desk is told as it happens; without that it says so and looks again', async ({ page, app }) => {
-  give(app, {});
+  giveAll(app, {});
   const proctor = await desk(page, app);
   await expect(proctor.getByText('Live: what changes shows here at once.')).toBeVisible();
   // Nothing is looked at again: what comes, comes by itself.
