@@ -1,3 +1,4 @@
+import type * as SpeechRules from 'speech-rule-engine/mjs/common/system.js';
 import { shippedRules } from './rules';
 
 /**
@@ -14,7 +15,7 @@ const MANNERS = {
 export type Manner = keyof typeof MANNERS;
 
 /** Its parts for the browser alone; its front door also opens a command line, which our content security policy forbids. */
-type Engine = typeof import('speech-rule-engine/mjs/common/system.js');
+type Engine = typeof SpeechRules;
 type Rules = (locale: string) => Promise<string>;
 
 let engine: Engine | null = null;

@@ -16,24 +16,25 @@ export function ReadChoice({ label, inline }: ChoiceMarkProps) {
   const windows = useWindows();
   const scriptIn = useScript();
   if (inline || !windows.open.includes('read-aloud')) return null;
+  const read = async (mark: Element) => {
+    const root = mark.closest<HTMLElement>('[data-text-root]');
+    const words = choiceOf(mark);
+    if (!root || !words) return;
+    const range = document.createRange();
+    range.selectNodeContents(words);
+    const its = stretchOf(root, range);
+    // A choice that is only a picture or a formula is spoken as what stands at its place.
+    const sentences = (await scriptIn(root)).filter(
+      ({ start, end }) => its !== null && end > its.start && start < its.end,
+    );
+    reader.read(root, sentences);
+  };
   return (
     <Press
       className={shared.choiceMark}
       aria-label={t('choice', { label })}
       title={t('choiceShort')}
-      onClick={async ({ currentTarget }) => {
-        const root = currentTarget.closest<HTMLElement>('[data-text-root]');
-        const words = choiceOf(currentTarget);
-        if (!root || !words) return;
-        const range = document.createRange();
-        range.selectNodeContents(words);
-        const its = stretchOf(root, range);
-        // A choice that is only a picture or a formula is spoken as what stands at its place.
-        const sentences = (await scriptIn(root)).filter(
-          ({ start, end }) => its !== null && end > its.start && start < its.end,
-        );
-        reader.read(root, sentences);
-      }}
+      onClick={({ currentTarget }) => void read(currentTarget)}
     >
       <Volume2 size="1.15em" aria-hidden="true" />
     </Press>
