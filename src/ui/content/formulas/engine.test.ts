@@ -5,6 +5,7 @@ import { inManner, learn, learnFormulas, mannerFor } from './engine';
 /** The rules as the package brings them: what the app ships. */
 const rules = (locale: string) =>
   readFile(`node_modules/speech-rule-engine/lib/mathmaps/${locale}.json`, 'utf8');
+afterEach(() => jest.restoreAllMocks());
 const math = (inside: string) => `<math xmlns="http://www.w3.org/1998/Math/MathML">${inside}</math>`;
 const HALF = math('<mfrac><mn>1</mn><mn>2</mn></mfrac>');
 
@@ -51,6 +52,8 @@ test('words and cells of one engine do not get into each other’s way', async (
 
 test('what is no formula has no words, and nothing falls over', async () => {
   await learn('en', rules);
+  // The engine tells the console of it.
+  jest.spyOn(console, 'error').mockImplementation(() => undefined);
   for (const broken of ['<math><mfrac>', '']) expect(inManner(broken, 'en')).toBeNull();
   expect(inManner(math('<mi>x</mi>'), 'en')).toBe('x');
 });
