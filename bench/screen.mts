@@ -1,45 +1,9 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
 import { numberOf as kindNumber } from '../tests/e2e/kinds';
+import { openDemo, paintAfter } from './inBrowser';
 import { line, ms, percentile } from './numbers';
 
-const folder = mkdtempSync(join(tmpdir(), 'able-bench-'));
-const port = 3978;
-const env = { ...process.env, ABLE_DATA_DIR: folder, NODE_ENV: 'production' as const };
-await new Promise((resolve) =>
-  spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/cli/seed.ts'], {
-    env,
-    stdio: 'ignore',
-  }).once('exit', resolve),
-);
-const app = spawn(process.execPath, ['--import', 'tsx', 'src/app/server.ts', '--port', String(port)], {
-  env,
-  stdio: 'ignore',
-});
-const url = `http://localhost:${port}`;
-for (let i = 0; i < 100; i += 1) {
-  if (
-    await fetch(`${url}/sign-in`).then(
-      (r) => r.ok,
-      () => false,
-    )
-  )
-    break;
-  await new Promise((resolve) => setTimeout(resolve, 100));
-}
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await page.goto(`${url}/sign-in`);
-await page.getByLabel('Name').fill('wren');
-await page.getByLabel('Password', { exact: true }).fill('kelp-and-tide');
-await page.getByRole('button', { name: 'Sign in' }).click();
+const { page, client, close } = await openDemo(3978);
 await page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }).click();
 const scripts = new Map<string, number>();
 let counting = true;
@@ -66,29 +30,8 @@ line(
   `${Math.round(total / 1024)} kB in ${scripts.size} files (${html.length} in the page)`,
 );
 
-const client = await page.context().newCDPSession(page);
-// tsx gives functions their names with a helper that a page has not.
-await page.addInitScript('globalThis.__name = (f) => f');
 await page.evaluate('globalThis.__name = (f) => f');
 await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-/** From the press to the frame after next: when it is painted. */
-const paintAfter = (selector: string, key?: string) =>
-  page.evaluate(
-    ([target, letter]) =>
-      new Promise<number>((resolve) => {
-        const element = document.querySelector<HTMLElement>(target ?? '');
-        if (!element) throw new Error(`no ${target}`);
-        const begin = performance.now();
-        if (letter) element.dispatchEvent(new KeyboardEvent('keydown', { key: letter, bubbles: true }));
-        else element.click();
-        requestAnimationFrame(() => {
-          const channel = new MessageChannel();
-          channel.port1.onmessage = () => resolve(performance.now() - begin);
-          channel.port2.postMessage(0);
-        });
-      }),
-    [selector, key] as const,
-  );
 /** How long a question is looked at, at the very least, before the next is asked for. */
 const LOOKED_AT_MS = 600;
 /** What the browser itself needs for the same sheets without any program: copies of them, put in each other's place. */
@@ -139,7 +82,7 @@ for (let number = 1; number <= 12; number += 1) {
 }
 for (let round = 0; round < 4; round += 1) {
   for (let number = 1; number <= 12; number += 1) {
-    steps.push(await paintAfter(stop(number)));
+    steps.push(await paintAfter(page, stop(number)));
     await page.waitForTimeout(LOOKED_AT_MS);
   }
 }
@@ -156,7 +99,7 @@ line(
 await page.click(stop(1));
 const inputs: number[] = [];
 for (let i = 0; i < 40; i += 1) {
-  inputs.push(await paintAfter(`main li:nth-child(${(i % 4) + 1}) input`));
+  inputs.push(await paintAfter(page, `main li:nth-child(${(i % 4) + 1}) input`));
   await page.waitForTimeout(60);
 }
 line(
@@ -167,7 +110,7 @@ await page.getByRole('button', { name: 'Line reader' }).click();
 await page.waitForTimeout(500);
 const reader: number[] = [];
 for (let i = 0; i < 40; i += 1) {
-  reader.push(await paintAfter('[role=slider]', i < 20 ? 'ArrowDown' : 'ArrowUp'));
+  reader.push(await paintAfter(page, '[role=slider]', i < 20 ? 'ArrowDown' : 'ArrowUp'));
   await page.waitForTimeout(60);
 }
 line(
@@ -191,7 +134,7 @@ for (let number = 1; number <= count; number += 1) {
 await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
 const kinds: number[] = [];
 for (let number = 1; number <= count; number += 1) {
-  kinds.push(await paintAfter(stop(number)));
+  kinds.push(await paintAfter(page, stop(number)));
   await page.waitForTimeout(LOOKED_AT_MS);
 }
 line(
@@ -271,7 +214,5 @@ line(
   'dragging a piece, a point on a line, a corner on a grid: pointer to paint, 95th percentile (wanted: < 50 ms)',
   `${ms(percentile(dragged, 0.95))} (median ${ms(percentile(dragged, 0.5))}, ${dragged.length} frames)`,
 );
-await browser.close();
-app.kill('SIGKILL');
-rmSync(folder, { recursive: true, force: true });
+await close();
 process.exit(0);

@@ -14,3 +14,5 @@ say('saving, against a bare Node server doing the same insert');
 node(['node_modules/tsx/dist/cli.mjs', 'bench/saving.mts']);
 say('question screen, processor slowed four times');
 node(['node_modules/tsx/dist/cli.mjs', 'bench/screen.mts']);
+say('tools, processor slowed four times, against bare elements that do as much');
+node(['node_modules/tsx/dist/cli.mjs', 'bench/tools.mts']);

@@ -132,7 +132,9 @@ test('a piece held at the edge of its sheet scrolls it', async ({ page, app }) =
   await goTo(page, 8);
   const sheet = page.locator('[data-sheet=question] [role=region]');
   const top = () => sheet.evaluate((element) => element.scrollTop);
+  // The pieces are in sight, and what they go into is below.
   await sheet.evaluate((element) => element.scrollTo({ top: 0 }));
+  await piece(page, 8).scrollIntoViewIfNeeded();
   const from = await piece(page, 8).boundingBox();
   const edge = await sheet.boundingBox();
   if (!from || !edge) throw new Error('nothing to drag');

@@ -149,7 +149,7 @@ export function IntervalLine({
           </Button>
         </div>
       )}
-      <Hint changes>{start ? t('startHint', { value: words(start) }) : t('intervalHint')}</Hint>
+      <Hint changes="long">{start ? t('startHint', { value: words(start) }) : t('intervalHint')}</Hint>
       <LineStage
         line={line}
         onPress={press}
