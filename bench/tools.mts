@@ -7,7 +7,6 @@ import { line, ms, percentile } from './numbers';
  */
 const STEPS = 40;
 const SLOWED = 4;
-const MARKS = 500;
 const { page, client, close } = await openDemo(3977);
 
 /** What every script below may use. */
@@ -23,10 +22,6 @@ const HELPERS = `
     if (!found) throw new Error('no ' + selector);
     return found;
   };
-  const until = async (selector) => {
-    for (let n = 0; n < 200 && !document.querySelector(selector); n += 1) await wait(10);
-    return of(selector);
-  };
   const key = (target, name) =>
     target.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true }));
   const pointer = (target, type, x, y) => target.dispatchEvent(new PointerEvent(type, {
@@ -41,42 +36,21 @@ const HELPERS = `
     document.body.append(element);
     return element;
   };
-  /** The words of the passage: node, from, to. */
-  const wordsOf = () => {
-    const walker = document.createTreeWalker(of('[data-sheet=passage] [data-text-root]'), NodeFilter.SHOW_TEXT);
-    const words = [];
-    while (walker.nextNode())
-      for (const match of walker.currentNode.data.matchAll(/\\p{L}{2,}/gu))
-        words.push([walker.currentNode, match.index, match.index + match[0].length]);
-    return words;
-  };
-  const rangeOf = ([node, from, to]) => {
-    const range = new Range();
-    range.setStart(node, from);
-    range.setEnd(node, to);
-    return range;
-  };
-  const select = async ([node, from, to]) => {
-    getSelection().setBaseAndExtent(node, from, node, to);
-    return until('[data-highlight-popup] button');
-  };
 `;
 interface Script {
   readonly before?: string;
-  /** Before each step, not measured; `i` counts. */
-  readonly prepare?: string;
+  /** `i` counts. */
   readonly step: string;
   readonly after?: string;
 }
 /** Milliseconds from each step to its paint. */
-const timed = ({ before = '', prepare = '', step, after = '' }: Script): Promise<number[]> =>
+const timed = ({ before = '', step, after = '' }: Script): Promise<number[]> =>
   page.evaluate(`(async () => {
     ${HELPERS}
     ${before}
     const times = [];
     for (let i = 0; i < ${STEPS}; i += 1) {
       await wait(80);
-      ${prepare}
       const begin = performance.now();
       ${step}
       await painted();
@@ -94,7 +68,10 @@ async function compare(name: string, tool: Script, bare: Script): Promise<void> 
   const of = (sample: readonly number[]) =>
     `${ms(percentile(sample, 0.5))} / ${ms(percentile(sample, 0.95))}`;
   const ratio = (share: number) => (percentile(ours, share) / percentile(theirs, share)).toFixed(2);
-  line(`${name}, median / 95th percentile`, `${of(ours)}; bare ${of(theirs)}; ratio ${ratio(0.5)} / ${ratio(0.95)}`);
+  line(
+    `${name}, median / 95th percentile`,
+    `${of(ours)}; bare ${of(theirs)}; ratio ${ratio(0.5)} / ${ratio(0.95)}`,
+  );
 }
 const tools = page.getByRole('complementary');
 const turnOn = async (name: RegExp) => {
@@ -143,36 +120,12 @@ await compare(
 );
 await turnOn(/^Lens/);
 
-const marked = await page.evaluate<number>(`(async () => {
-  ${HELPERS}
-  let done = 0;
-  for (const word of wordsOf().slice(0, ${MARKS})) {
-    (await select(word)).click();
-    done += 1;
-    await wait(0);
-  }
-  return done;
-})()`);
-await page.waitForTimeout(2_000);
-await compare(
-  `highlighter, a word more beside ${marked}`,
-  {
-    before: 'const words = wordsOf();',
-    prepare: 'const button = await select(words[words.length - 1 - i]); await wait(200);',
-    step: 'button.click();',
-  },
-  {
-    before: `const words = wordsOf();
-      const highlight = new Highlight(...words.slice(0, ${MARKS}).map(rangeOf));
-      CSS.highlights.set('able-surf', highlight);`,
-    prepare: 'await wait(200);',
-    step: 'highlight.add(rangeOf(words[words.length - 1 - i]));',
-    after: `CSS.highlights.delete('able-surf');`,
-  },
-);
-
 await turnOn(/^Sketch/);
-await page.getByRole('button', { name: /^Draw|^Pencil/ }).first().click().catch(() => undefined);
+await page
+  .getByRole('button', { name: /^Draw|^Pencil/ })
+  .first()
+  .click()
+  .catch(() => undefined);
 await compare(
   'sketch, a stroke growing',
   {
