@@ -3,7 +3,8 @@ import { numberOf as kindNumber } from '../tests/e2e/kinds';
 import { openDemo, paintAfter } from './inBrowser';
 import { line, ms, percentile } from './numbers';
 
-const { page, client, close } = await openDemo(3978);
+const demo = await openDemo(3978);
+const { page, client } = demo;
 await page.getByRole('link', { name: /See what it asks: Skerry Sound Spring/ }).click();
 const scripts = new Map<string, number>();
 let counting = true;
@@ -214,5 +215,5 @@ line(
   'dragging a piece, a point on a line, a corner on a grid: pointer to paint, 95th percentile (wanted: < 50 ms)',
   `${ms(percentile(dragged, 0.95))} (median ${ms(percentile(dragged, 0.5))}, ${dragged.length} frames)`,
 );
-await close();
+await demo.close();
 process.exit(0);

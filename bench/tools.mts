@@ -7,7 +7,8 @@ import { line, ms, percentile } from './numbers';
  */
 const STEPS = 40;
 const SLOWED = 4;
-const { page, client, close } = await openDemo(3977);
+const demo = await openDemo(3977);
+const { page, client } = demo;
 
 /** What every script below may use. */
 const HELPERS = `
@@ -173,5 +174,5 @@ await compare(
     after: 'box.remove();',
   },
 );
-await close();
+await demo.close();
 process.exit(0);
