@@ -290,6 +290,7 @@ const WHO: Readonly<Record<string, Act | 'anyone'>> = {
   '/api/assignments/[id]/let-in': 'supervise',
   '/api/assignments/[id]/standing': 'take',
   '/api/assignments/[id]/take-back': 'give',
+  '/api/assignments/[id]/try': 'give',
   '/api/assignments/give': 'give',
   '/api/attempts/[id]/add-time': 'supervise',
   '/api/attempts/[id]/assets/[...path]': 'mark',

@@ -19,9 +19,9 @@ test('every class that is drawn is honoured, and every class that is honoured is
   expect([...drawn].filter((name) => !isHonoured(name))).toEqual([]);
   expect(drawn.size).toBeGreaterThan(50);
   const source = readFileSync('src/core/content/vocabulary.ts', 'utf8');
-  const named = [...source.matchAll(/'([a-z]+(?:-[a-z]+)*)'/g)]
-    .map(([, name]) => `qti-${name ?? ''}`)
-    .filter(isHonoured);
+  const named = [...source.matchAll(/[a-z]+(?:-[a-z]+)*/g)]
+    .map(([name]) => `qti-${name}`)
+    .filter((name) => isHonoured(name));
   expect(named.length).toBeGreaterThan(40);
   expect(named.filter((name) => !drawn.has(name) && !WITHOUT_LOOKS.has(name))).toEqual([]);
 });
@@ -33,5 +33,16 @@ test.each([
   ['qti-height-lines-3', true],
   ['qti-writing-orientation-vertical-rl', false],
 ])('%s is honoured: %s', (name, honoured) => expect(isHonoured(name)).toBe(honoured));
+test.each([
+  ['qti-italic', 'td', true],
+  ['qti-choices-left', 'qti-gap-match-interaction', true],
+  ['qti-italic', 'qti-simple-choice', false],
+  ['qti-align-right', 'qti-prompt', false],
+  ['qti-input-width-6', 'qti-text-entry-interaction', true],
+  ['qti-align-right', 'qti-text-entry-interaction', false],
+  ['qti-input-width-6', 'qti-inline-choice-interaction', false],
+])('%s on <%s> is honoured: %s', (name, element, honoured) =>
+  expect(isHonoured(name, element)).toBe(honoured),
+);
 test('what is not of the vocabulary is not looked at', () =>
   expect(vocabularyOf(' x qti-well  qtix log-page qti-italic')).toEqual(['qti-well', 'qti-italic']));

@@ -55,9 +55,6 @@ describe('what is kept and what is not', () => {
     ['<p onmouseover="a()">b</p>', '<p>b</p>', ['script-set-aside']],
     ['<p style="background:url(x)">b</p>', '<p>b</p>', ['attribute-set-aside']],
     ['<p title="javascript:a">b</p>', '<p>b</p>', ['attribute-set-aside']],
-    // Of the shared vocabulary what is honoured, and what is not.
-    ['<p class="qti-float-left x">a</p>', '<p class="qti-float-left x">a</p>', []],
-    ['<p class="qti-layout-offset3">a</p>', '<p class="qti-layout-offset3">a</p>', ['class-set-aside']],
     // Speech markup is no subscript.
     ['<p><s:sub xmlns:s="http://www.w3.org/2001/10/synthesis" alias="b">a</s:sub></p>', '<p>a</p>', []],
   ] as const)('%s', (source, kept, codes) => {

@@ -3,7 +3,7 @@ import { readerFor } from '../interactions/readers';
 import type { InteractionModel, ResponseShape } from '../content/interaction';
 import type { ReadContext } from '../interactions/reading';
 import { DOCUMENT, type Content, type ContentNode } from '../content/content';
-import { isHonoured, vocabularyOf } from '../content/vocabulary';
+import { vocabularyOf } from '../content/vocabulary';
 import * as allowed from './allowed';
 import type { Reporter } from '../xml/problem';
 import { childOf, elementsOf, type XmlElement, type XmlNode } from '../xml/xml';
@@ -57,13 +57,6 @@ export class ContentReader {
 
   private node(node: XmlNode): ContentNode[] {
     if (node.kind === 'text') return [{ kind: 'text', text: node.text }];
-    for (const name of vocabularyOf(node.attributes.class))
-      if (!isHonoured(name))
-        this.settings.report.warn(
-          'class-set-aside',
-          node.line,
-          `the class ${name} of <${node.name}> changes nothing here`,
-        );
     if (node.namespace === allowed.SVG_NAMESPACE) return this.plain(node, 'svg');
     if (node.namespace === allowed.MATH_NAMESPACE || node.name === 'math') return this.plain(node, 'math');
     if (node.name.startsWith('qti-')) return this.qti(node);

@@ -1,3 +1,4 @@
+import { isHonoured, vocabularyOf } from '../content/vocabulary';
 import type { Reporter } from '../xml/problem';
 import { elementsOf, type XmlElement } from '../xml/xml';
 
@@ -25,7 +26,7 @@ export const MAX_VALUES = 2_000;
 /** Letters an identifier has at most: it travels with every answer, a few letters added (wire/events). */
 const MAX_IDENTIFIER = 180;
 
-/** Everything a QTI file may not do whatever it means: elements of another language, numbers that are none. */
+/** Everything a QTI file may not do whatever it means (elements of another language, numbers that are none), or asks for in vain. */
 function checkElement(element: XmlElement, around: string | null, report: Reporter): void {
   const { name, namespace, attributes, line } = element;
   // Of all in a foreign element it is said once.
@@ -41,6 +42,9 @@ function checkElement(element: XmlElement, around: string | null, report: Report
   for (const [attribute, text] of Object.entries(attributes))
     if (name.startsWith('qti-') && COUNT.test(attribute) && !/^\s*\+?\d{1,9}\s*$/.test(text))
       report.error('bad-attribute', line, `${attribute}="${text}" of <${name}> is no whole number from 0`);
+  for (const one of vocabularyOf(attributes.class))
+    if (!isHonoured(one, name))
+      report.warn('class-set-aside', line, `the class ${one} of <${name}> changes nothing here`);
   for (const kin of ['choices', 'associations', 'strings', 'plays']) {
     const [minimum, maximum] = [Number(attributes[`min-${kin}`] ?? 0), Number(attributes[`max-${kin}`] ?? 0)];
     if (maximum > 0 && minimum > maximum)
@@ -90,7 +94,7 @@ function checkDeclarations(root: XmlElement, report: Reporter): void {
 
 /**
  * Slips of any QTI file that no reader of one element sees: foreign namespaces, senseless counts, names given twice, lists without
- * end. Each is an error with its line.
+ * end. Each is an error with its line; a class of the shared vocabulary that changes nothing is named, too.
  */
 export function reportSlips(root: XmlElement, report: Reporter): void {
   checkDeclarations(root, report);

@@ -9,9 +9,9 @@ import { resultFor } from '../results/results';
 import { testsWithResults } from '../results/testResults';
 import { attemptContent } from './content';
 import { handIn, resumeAttempt } from './delivery';
-import { givenBy } from './giving';
+import { give, givenBy } from './giving';
 import { testSchool, type TestSchool } from './testSchool';
-import { takerFor, tryTest } from './tryOut';
+import { takerFor, tryGiven, tryTest } from './tryOut';
 
 const DAY = 24 * 3_600_000;
 const AS_SET = { student: null, scheme: null, magnification: null } as const;
@@ -71,6 +71,48 @@ test('with the needs of a student they reach, and a scheme and size on top', asy
   expect(() => tryTest(db, teacher, testId, { ...AS_SET, student: other }, 2000)).toThrow('not-found');
   expect(() => tryTest(db, teacher, 999, AS_SET, 2000)).toThrow('not-found');
   expect(() => tryTest(db, { ...teacher, role: 'proctor' }, testId, AS_SET, 2000)).toThrow('not-yours');
+});
+
+test('what a student has been given, as they will get it: with their needs, in its order, without tools taken away, and nobody is waited for', async () => {
+  const { db } = school;
+  const id = await putUser(db, { signInName: 'ines', displayName: 'Ines', role: 'student' });
+  db.prepare('UPDATE users SET needs = ? WHERE id = ?').run('{"scheme":"lantern"}', id);
+  putIntoClass(db, 1, id);
+  const options = {
+    onePage: true,
+    toolsOff: ['highlighter'],
+    goAhead: true,
+    ownsScreen: true,
+    held: true,
+    times: 2,
+  };
+  give(db, teacher, { testId, students: [id], options, opensAt: null, closesAt: null }, 1500);
+  const [row] = givenBy(db, teacher).filter(({ studentId }) => studentId === id);
+  const { attemptId } = tryGiven(db, teacher, row?.assignmentId ?? 0, 2000);
+  const trier = takerFor(db, teacher) as User;
+  expect(trier.needs.scheme).toBe('lantern');
+  resumeAttempt(db, trier, attemptId, null, 2100);
+  const { test } = attemptContent(db, trier, attemptId, 2200);
+  expect(test.given).toMatchObject({ onePage: true, goAhead: false, ownsScreen: false, lockAfter: null });
+  expect(test.items['reading-1']?.toolsOff).toContain('highlighter');
+  // It is the student's own still, not begun.
+  expect(givenBy(db, teacher).find(({ studentId }) => studentId === id)).toMatchObject({ begun: false });
+  expect(() => tryGiven(db, { ...teacher, id: 0 }, row?.assignmentId ?? 0, 2000)).toThrow('not-found');
+  expect(() => tryGiven(db, { ...teacher, role: 'proctor' }, row?.assignmentId ?? 0, 2000)).toThrow(
+    'not-yours',
+  );
+  // What is given for practice is tried as practice.
+  give(
+    db,
+    teacher,
+    { testId, students: [id], options: { practice: true }, opensAt: null, closesAt: null },
+    2500,
+  );
+  const practice = givenBy(db, teacher).find(({ options: { practice: one } }) => one);
+  const again = tryGiven(db, teacher, practice?.assignmentId ?? 0, 3000);
+  const practicing = takerFor(db, teacher) as User;
+  resumeAttempt(db, practicing, again.attemptId, null, 3100);
+  expect(attemptContent(db, practicing, again.attemptId, 3200).test.given.practice).toBe(true);
 });
 
 test('the next try takes the one before away, and a day later it is gone', () => {

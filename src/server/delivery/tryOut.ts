@@ -1,14 +1,15 @@
 import { NO_NEEDS, type AccessNeeds } from '@/core/needs';
+import type { GivenOptions } from '@/core/item/options';
 import type { TryRequest } from '@/core/wire/requests';
 import { actsOf } from '@/core/access/access';
-import { reaches, requireAct } from '../accounts/access';
+import { reaches, requireAct, requireReachOfAssignment } from '../accounts/access';
 import { addTrier, trierOf } from '../accounts/guests';
 import { needsOf, userById, type User } from '../accounts/users';
 import type { Db } from '../db/open';
 import { prepared } from '../db/statements';
 import { loadTest } from '../library/library';
 import { Refusal } from '../refusal';
-import { assign } from './assignments';
+import { assign, optionsOf } from './assignments';
 import { beginAttempt } from './delivery';
 
 /**
@@ -43,12 +44,48 @@ export function tryTest(
   now: number,
 ): { readonly attemptId: string } {
   requireAct(by, 'keep-library');
+  return beginTry(db, by, { testId, needs: needsSeenWith(db, by, seenAs, NO_NEEDS), options: {} }, now);
+}
+
+/**
+ * Opens what a student has been given as they will get it: with their needs, taken as it is given, but for what somebody would have to be
+ * there for. Else as `tryTest`.
+ * @throws Refusal `not-yours`; `not-found` for what is given to nobody they reach
+ */
+export function tryGiven(
+  db: Db,
+  by: User,
+  assignmentId: number,
+  now: number,
+): { readonly attemptId: string } {
+  requireReachOfAssignment(db, by, 'give', assignmentId);
+  const given = prepared<[number], { test_id: number; user_id: number }>(
+    db,
+    'SELECT test_id, user_id FROM assignments WHERE id = ?',
+  ).get(assignmentId);
+  if (!given) throw new Refusal('not-found', 404);
+  const options = { ...optionsOf(db, assignmentId), goAhead: false, ownsScreen: false };
+  return beginTry(db, by, { testId: given.test_id, needs: needsOf(db, given.user_id), options }, now);
+}
+
+interface Trying {
+  readonly testId: number;
+  readonly needs: AccessNeeds;
+  readonly options: GivenOptions;
+}
+
+/** Whoever tries sees the answers at once, and is locked out of nothing. @throws Refusal `not-found` for no such test */
+function beginTry(
+  db: Db,
+  by: User,
+  { testId, needs, options }: Trying,
+  now: number,
+): { readonly attemptId: string } {
   if (!loadTest(db, testId)) throw new Refusal('not-found', 404);
-  const needs = needsSeenWith(db, by, seenAs, NO_NEEDS);
   return db
     .transaction(() => {
       const id = addTrier(db, by, needs, now);
-      assign(db, testId, id, { lockAfter: null, tells: 'answers' });
+      assign(db, testId, id, { ...options, held: false, lockAfter: null, tells: 'answers' });
       const trier = userById(db, id);
       const row = prepared<[number], { id: number }>(db, 'SELECT id FROM assignments WHERE user_id = ?').get(
         id,

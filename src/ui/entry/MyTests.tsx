@@ -83,7 +83,7 @@ function TestList({ name, needs, tests }: { name: string; needs: AccessNeeds; te
         <span className={styles.soft}>{t('myViewAbout')}</span>
       </p>
       {tests.length === 0 && <Empty description={t('empty')} image={Empty.PRESENTED_IMAGE_SIMPLE} />}
-      <Rows tests={real} needs={needs} heading="h2" />
+      {real.length > 0 && <Rows tests={real} needs={needs} heading="h2" />}
       {practice.length > 0 && (
         <section aria-labelledby="practice" className={styles.practice}>
           <h2 id="practice">{t('practice')}</h2>

@@ -30,6 +30,10 @@ export function GivenTable({
   useFocusKept(rootRef);
   const wanted = sought.trim().toLocaleLowerCase();
   const rows = given.filter(({ student, test }) => `${student} ${test}`.toLocaleLowerCase().includes(wanted));
+  const tryAs = async ({ assignmentId }: Given) => {
+    const begun = await ask<{ attemptId: string }>(`/api/assignments/${assignmentId}/try`, {});
+    if (begun) window.location.assign(`/attempts/${begun.attemptId}`);
+  };
   const takeBack = async ({ assignmentId }: Given) => {
     if (await ask(`/api/assignments/${assignmentId}/take-back`, {}, true)) router.refresh();
   };
@@ -58,6 +62,13 @@ export function GivenTable({
             onClick={() => onChange({ ...row })}
           >
             {t('change')}
+          </Button>
+          <Button
+            aria-label={t('tryOf', { student: row.student, test: row.test })}
+            aria-disabled={working || undefined}
+            onClick={() => !working && void tryAs(row)}
+          >
+            {t('try')}
           </Button>
           <Button href={`/desk/people/${row.studentId}`} aria-label={t('needsOf', { student: row.student })}>
             {t('needs')}

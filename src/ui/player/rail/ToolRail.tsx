@@ -27,6 +27,8 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
   const tools = useToolsHere();
   const [shown, setShown] = useState(false);
   const moreRef = useRef<HTMLButtonElement>(null);
+  /** Of a narrow screen, where all tools are behind one button. */
+  const toggleRef = useRef<HTMLButtonElement>(null);
   const act = useToolAct({ open, setOpen });
   const { first, more } = railOf(tools, needs);
   const others = more.flatMap((group) => group.tools);
@@ -44,8 +46,15 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
     setShown(!expanded);
     setOpen(null);
   };
-  const take = (here: ToolHere) => {
+  /** The panel of all tools goes. What a window opens from gets the focus back when it closes; on a narrow screen the tools make room. */
+  const leavePanel = (forWindow: boolean) => {
     setOpen(null);
+    if (!forWindow) return;
+    (toggleRef.current ?? moreRef.current)?.focus();
+    if (narrow) setShown(false);
+  };
+  const take = (here: ToolHere) => {
+    leavePanel(here.tool.button === 'window');
     act(here);
     // A panel or a window takes the focus itself; a switch leaves it on what the switch can be turned off with.
     if (here.tool.button === 'switch') moreRef.current?.focus();
@@ -54,6 +63,7 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
     <aside className={styles.rail} aria-label={t('label')} data-narrow={narrow || undefined}>
       {narrow && (
         <Press
+          ref={toggleRef}
           className={styles.toggle}
           aria-expanded={expanded}
           aria-label={t('label')}
@@ -101,9 +111,7 @@ export const ToolRail = memo(function ToolRail({ open, setOpen }: OpenPanel) {
                     className={styles.listed}
                     data-tool={ALL_SETTINGS}
                     onClick={() => {
-                      setOpen(null);
-                      // The window takes the focus from here, and gives it back here.
-                      moreRef.current?.focus();
+                      leavePanel(true);
                       windows.show(ALL_SETTINGS);
                     }}
                   >

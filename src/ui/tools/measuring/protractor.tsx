@@ -1,6 +1,8 @@
 'use client';
 
 import { TriangleRight } from 'lucide-react';
+import { memo } from 'react';
+import type { Protractor } from '@/core/item/materials';
 import { own } from '@/core/own';
 import { protractorMarks, USUAL_PROTRACTOR } from '@/core/tools/measuring';
 import { useKept, usePlayer } from '../../attempt/PlayerContext';
@@ -29,32 +31,25 @@ function ProtractorLayer(props: SheetLayerProps) {
   ) : null;
 }
 
-function LaidProtractor({ itemRef, contentRef }: QuestionProps & Pick<SheetLayerProps, 'contentRef'>) {
-  const { test } = usePlayer();
-  const measured = useMeasured(contentRef);
-  const { laid, lay } = useLaid('protractor', itemRef, { x: OUTER + 12, y: OUTER + 12 });
-  if (!measured) return null;
-  const up = laid.flipped ? 1 : -1;
+interface BoardProps {
+  readonly flipped: boolean;
+  readonly protractor: Protractor;
+}
+
+/** What is printed on it: the same wherever it is laid and however it is turned, so that it is drawn once. */
+const Board = memo(function Board({ flipped, protractor }: BoardProps) {
+  const up = flipped ? 1 : -1;
   const at = (degrees: number, radius: number) => {
     const turn = (degrees * Math.PI) / 180;
     return [radius * Math.cos(turn), up * radius * Math.sin(turn)] as const;
   };
-  const sweep = laid.flipped ? 1 : 0;
+  const sweep = flipped ? 1 : 0;
   const arc = (radius: number, back = false) =>
     `A${radius} ${radius} 0 0 ${back ? 1 - sweep : sweep} ${back ? radius : -radius} 0`;
   const ring = `M${OUTER} 0${arc(OUTER)}H${-INNER}${arc(INNER, true)}Z`;
-  const marks = protractorMarks(own(test.items, itemRef)?.materials.protractor ?? USUAL_PROTRACTOR);
+  const marks = protractorMarks(protractor);
   return (
-    <Instrument
-      id="protractor"
-      measured={measured}
-      laid={laid}
-      onLay={lay}
-      step={2}
-      moveAt={{ x: 44 - OUTER, y: 10 }}
-      settingsAt={{ x: 30, y: 10 }}
-      turnAt={{ x: OUTER - 44, y: 10 }}
-    >
+    <>
       <path className={styles.clear} d={`M${OUTER} 0${arc(OUTER)}Z`} />
       <path className={styles.board} d={ring} />
       <path className={styles.outline} d={`M${OUTER} 0${arc(OUTER)}Z`} />
@@ -82,6 +77,30 @@ function LaidProtractor({ itemRef, contentRef }: QuestionProps & Pick<SheetLayer
           </g>
         );
       })}
+    </>
+  );
+});
+
+function LaidProtractor({ itemRef, contentRef }: QuestionProps & Pick<SheetLayerProps, 'contentRef'>) {
+  const { test } = usePlayer();
+  const measured = useMeasured(contentRef);
+  const { laid, lay } = useLaid('protractor', itemRef, { x: OUTER + 12, y: OUTER + 12 });
+  if (!measured) return null;
+  return (
+    <Instrument
+      id="protractor"
+      measured={measured}
+      laid={laid}
+      onLay={lay}
+      step={2}
+      moveAt={{ x: 44 - OUTER, y: 10 }}
+      settingsAt={{ x: 30, y: 10 }}
+      turnAt={{ x: OUTER - 44, y: 10 }}
+    >
+      <Board
+        flipped={laid.flipped}
+        protractor={own(test.items, itemRef)?.materials.protractor ?? USUAL_PROTRACTOR}
+      />
     </Instrument>
   );
 }
