@@ -78,6 +78,16 @@ test('what was not resolved on the server shows nothing', () => {
   expect(container.querySelector('main')?.textContent).toBe('Seen');
 });
 
+test('a picture at the side takes its button with it', () => {
+  show(read('<p><img class="qti-float-right plan" src="map.svg" alt="map"/>Beside it.</p>'), {
+    enlarge: true,
+  });
+  const picture = screen.getByAltText('map');
+  expect(picture.className).toBe('plan able-picture');
+  const frame = picture.closest('[data-frame]');
+  expect(frame?.classList.contains('qti-float-right')).toBe(true);
+  expect(frame?.querySelector('[data-enlarge]')).toBeTruthy();
+});
 test('a picture is enlarged and brought back by keys; meanwhile nothing else can be reached', async () => {
   const user = userEvent.setup();
   show(read('<p>Before</p><p><img src="map.svg" alt="map"/></p>'), { enlarge: true });

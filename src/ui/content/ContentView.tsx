@@ -97,18 +97,25 @@ function drawPicture(
   slots: ContentSlots,
   props: Record<string, unknown>,
 ): ReactNode {
+  // The side it stands at is that of the picture with its button.
+  const [side, rest] = [true, false].map((wanted) =>
+    String(props.className)
+      .split(' ')
+      .filter((name) => name.startsWith('qti-float-') === wanted)
+      .join(' '),
+  );
   if (node.name === 'img') {
     return (
-      <Enlargeable key={key} widest="auto">
-        {createElement('img', { ...props, key: 'picture' })}
+      <Enlargeable key={key} widest="auto" side={side}>
+        {createElement('img', { ...props, className: rest, key: 'picture' })}
       </Enlargeable>
     );
   }
   const { widest, filling } = drawingProps(node.attributes);
   const inside = drawAll(node.children, { ...slots, enlarge: false });
   return (
-    <Enlargeable key={key} widest={widest}>
-      {createElement('svg', { ...props, ...filling, key: 'picture' }, ...inside)}
+    <Enlargeable key={key} widest={widest} side={side}>
+      {createElement('svg', { ...props, ...filling, className: rest, key: 'picture' }, ...inside)}
     </Enlargeable>
   );
 }

@@ -30,13 +30,15 @@ interface Props {
    * Without, the button sits in the corner, and what is inside keeps that free.
    */
   readonly widest?: string;
+  /** Classes of the content that put it beside the text. */
+  readonly side?: string;
 }
 
 /**
  * A picture or graph that can be enlarged to fill the screen (work.md, B10). What is inside stays the same element, so a
  * graph is drawn on in either size. The button bears no text of its own: it stands in text that tools anchor to.
  */
-export function Enlargeable({ children, name, widest }: Props) {
+export function Enlargeable({ children, name, widest, side = '' }: Props) {
   const t = useTranslations('enlarge');
   const [element, setElement] = useState<HTMLElement | null>(null);
   const [on, setOn] = useState(false);
@@ -50,7 +52,7 @@ export function Enlargeable({ children, name, widest }: Props) {
   return (
     <span
       ref={setElement}
-      className={styles.frame}
+      className={[styles.frame, side].filter(Boolean).join(' ')}
       data-frame=""
       data-large={on || undefined}
       data-beside={widest !== undefined || undefined}
