@@ -409,6 +409,20 @@ test('a question in the style of its package: its frame, its letters, and every 
       };
     });
   await expect(log).toBeVisible();
+  // The drawing stands at the right of the words it comes with, and the page of the log begins below it.
+  const drawing = await boxOf(page, '[data-frame]:has([aria-label="A rock with a gull on it"])');
+  const words = await page
+    .locator('p', { hasText: 'Every evening the skipper writes' })
+    .first()
+    .evaluate((text) => {
+      const range = document.createRange();
+      range.selectNode([...text.childNodes].findLast((node) => node instanceof Text) ?? text);
+      const { right, top } = range.getBoundingClientRect();
+      return { right, top };
+    });
+  expect(words.right).toBeLessThanOrEqual(drawing.x);
+  expect(words.top).toBeLessThan(drawing.y + drawing.height);
+  expect((await log.boundingBox())?.y).toBeGreaterThanOrEqual(drawing.y + drawing.height);
   const paper = await worn();
   expect(paper).toMatchObject({ edge: '3px', caps: 'small-caps' });
   await expectAccessible(page, 'a question with a style sheet');
